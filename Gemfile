@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+source 'https://rubygems.org'
+
+# Versions that run on Ruby 3.1.2; docs/decisions/0001-pinned-versions.md says why where a newer one exists.
+gem 'argon2', '~> 2.3'
+gem 'dry-schema', '~> 1.13.4'
+gem 'dry-validation', '~> 1.10.0'
+gem 'json', '~> 2.10'
+gem 'pg', '~> 1.5.9'
+gem 'puma', '~> 8.0'
+gem 'que', '~> 2.4'
+gem 'rack', '~> 3.2'
+gem 'rack-attack', '~> 6.8'
+gem 'rack-protection', '~> 4.2'
+gem 'rack-session', '~> 2.1'
+gem 'rackup', '~> 2.3'
+gem 'roda', '~> 3.109'
+gem 'rodauth', '~> 2.49'
+gem 'sequel', '~> 5.110'
+gem 'sequel_pg', '~> 1.20'
+gem 'sinatra', '~> 4.2'
+gem 'zeitwerk', '~> 2.6.18'
+
+group :test do
+  gem 'axe-core-capybara', '~> 4.14'
+  gem 'axe-core-rspec', '~> 4.14'
+  gem 'capybara', '~> 3.40'
+  gem 'json_schemer', '~> 2.4'
+  gem 'rack-test', '~> 2.1'
+  gem 'rspec', '~> 3.13'
+  gem 'selenium-webdriver', '~> 4.32.0'
+end
+
+group :lint do
+  gem 'rubocop', '~> 1.92'
+  gem 'rubocop-performance', '~> 1.27'
+  gem 'rubocop-rspec', '~> 3.10'
+  gem 'rubocop-sequel', '~> 0.4'
+  gem 'rubocop-thread_safety', '~> 0.8'
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Batteries
+    # Electronic test of one battery against its label.
+    class ConductanceJudge < Evidence::Judge
+      WORDS = {
+        sound: ['sound', 'sound'],
+        serviceable: ['watch', 'serviceable, not condemned: retest at the next service'],
+        plan_replacement: ['watch', 'plan to replace it before the cold'],
+        replace: ['act', 'replace it']
+      }.freeze
+      private_constant :WORDS
+
+      # @return [Judgement]
+      def call
+        return no_label if battery.nil?
+
+        charge = circumstances.charge_percent(reading)
+        return uncharged(charge) if charge.nil? || charge < limit('battery.charge_least')
+
+        graded
+      end
+
+      private
+
+      def battery = reading.battery
+
+      def no_label
+        void("Position #{reading.position} has no battery on record, so there is no rating to judge by",
+             instead: 'Enter the battery with its label rating, then this reading counts')
+      end
+
+      def uncharged(charge)
+        said = charge ? "#{Figure.percent(charge)} charged" : 'State of charge not measured'
+        void("#{said}: charge and retest, no verdict", instead: charge ? 'Charge it and test again' : 'Take its rest voltage',
+                                                       figures: { measured_ampere: value })
+      end
+
+      def graded
+        percent = Health.percent(measured_ampere: value, rated_ampere: battery.rating.ampere)
+        sum("#{Figure.ampere(value)} measured / #{battery.rating} on the label = #{Figure.percent(percent)}")
+        grade = Health.grade(percent, limits: circumstances.limits)
+        %w[battery.health_sound battery.health_serviceable battery.health_least].each { |id| limit(id) }
+        verdict, words = WORDS.fetch(grade)
+        judgement(verdict, "#{Figure.percent(percent)} of its label: #{words}", weight: 'support', traps: tester_trap,
+                                                                           figures: { health_percent: percent },
+                                                                           **consequence(grade))
+      end
+
+      def consequence(grade)
+        return { rules_in: ["Battery #{reading.position} worn out"], convicts: ['battery'] } if grade == :replace
+
+        { rules_out: ["Battery #{reading.position} as the cause"] }
+      end
+
+      def tester_trap
+        set = reading.conditions.number('tester_rating_ampere')
+        return [] if set.nil? || set == battery.rating.ampere
+
+        flattered = Health.percent(measured_ampere: value, rated_ampere: set)
+        ["The tester was set to #{Figure.ampere(set)}, which would say #{Figure.percent(flattered)}. Judged by the label"]
+      end
+    end
+  end
+end

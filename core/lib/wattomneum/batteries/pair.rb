@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Batteries
+    # Batteries that work together: how far apart they may be, and which to replace when one fails.
+    module Pair
+      SCHOOLS = { 'set' => 'replace the set: the weak one drags the new one down',
+                  'failed_one' => 'replace the failed one where the other is young and strong' }.freeze
+
+      # @param health_percents [Array<Float>] of the batteries of one parallel bank
+      # @param rest_volts [Array<Float>] after charge, apart
+      # @param limits [Limits::Table]
+      # @return [Array<String>] why they do not belong together; empty when they do
+      def self.mismatches(health_percents: [], rest_volts: [], limits: Limits::Table.shipped)
+        [apart(health_percents, limits.fetch('battery.pair_health_apart'), '%'),
+         apart(rest_volts, limits.fetch('battery.pair_rest_apart'), 'V')].compact
+      end
+
+      # Types of one bank must not be mixed.
+      #
+      # @param types [Array<String>]
+      # @return [String, nil]
+      def self.mixed_types(types)
+        names = types.map { |type| Battery::TYPES.fetch(type) }.uniq
+        return if types.map { |type| %w[agm gel].include?(type) ? type : 'wet' }.uniq.size < 2
+
+        "#{names.join(' and ')} in one bank: they want different charging volts"
+      end
+
+      # @param school [String] key of SCHOOLS
+      # @param partner_health_percent [Float, nil]
+      # @param partner_age_months [Float, nil]
+      # @param limits [Limits::Table]
+      # @return [Symbol] :replace_set or :replace_failed_one
+      def self.advice(school:, partner_health_percent:, partner_age_months:, limits: Limits::Table.shipped)
+        return :replace_set if school == 'set' || partner_health_percent.nil? || partner_age_months.nil?
+
+        young = partner_age_months < limits.fetch('battery.keep_partner_months').value
+        strong = partner_health_percent > limits.fetch('battery.health_sound').value
+        young && strong ? :replace_failed_one : :replace_set
+      end
+
+      def self.apart(values, limit, unit)
+        return if values.size < 2
+
+        spread = values.max - values.min
+        return if spread <= limit.value
+
+        "#{Quantities::Figure.trim(spread, 2)} #{unit} apart, limit #{limit.value} #{unit}"
+      end
+      private_class_method :apart
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Batteries
+    # Rest voltage of one battery: state of charge, surface charge, and what may be tested next.
+    class RestVoltageJudge < Evidence::Judge
+      # Over this a single 12 V battery is on charge or not a 12 V battery; under the second a cell is likely gone.
+      DEAD_CELL_VOLT = 10.6
+
+      # @return [Judgement]
+      def call
+        return surface_charge if value > limit(surface_limit)
+
+        charged = StateOfCharge.from_rest_voltage(rest_volt: value, recombinant: recombinant?)
+        sum("#{Figure.volt(value)} at rest = #{Figure.percent(charged)} charged (#{table_name} table, 25 degC)")
+        with_validity(charged)
+      end
+
+      private
+
+      def battery = reading.battery
+      def recombinant? = battery&.recombinant? || false
+      def table_name = recombinant? ? 'AGM and gel' : 'flooded'
+      def surface_limit = recombinant? ? 'battery.surface_charge_agm' : 'battery.surface_charge_flooded'
+
+      def surface_charge
+        void("#{Figure.volt(value)} is surface charge, not more than full",
+             instead: 'Headlamps on for two minutes, off for five, then read again',
+             traps: ['A battery just off the charger reads high whatever its state'])
+      end
+
+      def rested?
+        conditions = reading.conditions
+        return true if conditions.said('surface_charge_removed') == :yes
+
+        hours = conditions.number('hours_rested')
+        return false if hours.nil?
+
+        hours >= limit(recombinant? ? 'battery.rest_hours_agm' : 'battery.rest_hours_flooded')
+      end
+
+      def with_validity(charged)
+        least = limit('battery.charge_least')
+        reasons = [*approximate_reason, *frozen_reason(charged)]
+        verdict, summary = words(charged, least)
+        judgement(verdict, summary, weight: 'hint', validity: approximate_reason ? 'approximate' : 'valid', reasons: reasons,
+                                    figures: { charge_percent: charged, rest_volt: value },
+                                    rules_in: charged < least ? ["Battery #{reading.position} discharged"] : [],
+                                    instead: charged < least ? 'Charge it, let it rest, test again' : nil,
+                                    convicts: value < DEAD_CELL_VOLT ? ['battery'] : [])
+      end
+
+      def words(charged, least)
+        if value < DEAD_CELL_VOLT
+          ['act', "#{Figure.volt(value)}: flat, or a cell is gone. Charge, then test"]
+        elsif charged < least
+          ['watch', "About #{Figure.percent(charged)} charged: charge and retest, no verdict yet"]
+        else
+          ['sound', "About #{Figure.percent(charged)} charged: it may be tested"]
+        end
+      end
+
+      def approximate_reason
+        return if rested?
+
+        'Rest not known to be long enough: take the charge as approximate'
+      end
+
+      def frozen_reason(charged)
+        celsius = reading.conditions.number('battery_temperature_celsius')
+        freezing = StateOfCharge.freezing_celsius(charge_percent: charged)
+        return if celsius.nil? || celsius > freezing
+
+        "May be frozen: at this charge the electrolyte freezes at about #{Figure.celsius(freezing)}. " \
+          "#{Safety::Cautions.fetch_all(['frozen_battery']).first.text}"
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Cranking
+    # Battery posts while cranking: does the bank hold, and did it have to.
+    class PostsJudge < Evidence::Judge
+      # Warmer than this the printed limit at about 20 degC holds (common practice).
+      WARM_CELSIUS = 16.0
+
+      # @param system [Systems::ElectricalSystem]
+      # @param reading [Readings::Reading]
+      # @param limits [Limits::Table]
+      # @return [Float] least volts at the posts, at the battery temperature where it was said
+      def self.least_volt(system, reading, limits)
+        celsius = reading.conditions.number('battery_temperature_celsius')
+        warm = system.limit('cranking.posts_least', limits: limits).value
+        return warm if celsius.nil? || celsius >= WARM_CELSIUS
+
+        Batteries::Tables.line('load_test_least_volt').clamped(celsius) * (system.series? ? 2 : 1)
+      end
+
+      # @return [Judgement]
+      def call
+        least = least_volt
+        sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")
+        sag_line
+        value >= least ? holds : falls
+      end
+
+      private
+
+      def least_volt
+        least = self.class.least_volt(system, reading, circumstances.limits)
+        if least == limit('cranking.posts_least')
+          least
+        else
+          @limits_used.clear
+          table_limit('battery.load_test_least', least, 'load_test_least_volt')
+        end
+      end
+
+      def flow = @flow ||= Flow.new(reading, circumstances)
+
+      def sag_line
+        rest = circumstances.latest('posts_rest', round: reading.round)
+        sum("sag #{Figure.volt(rest.value)} - #{Figure.volt(value)} = #{Figure.volt(rest.value - value)}") if rest
+        sum(flow.estimate.arithmetic) if flow.estimate
+      end
+
+      def holds
+        return loaded_and_holds if flow.adequate?
+
+        trap = flow.estimate ? ["#{flow.estimate.arithmetic}: the bank was hardly loaded, so this proves little of it"] : []
+        judgement('sound', "Posts hold #{Figure.volt(value)} while cranking is tried", weight: 'support', traps: trap,
+                  rules_out: flow.estimate ? ['A shorted starter or a locked engine: they would pull the posts down'] : [])
+      end
+
+      def loaded_and_holds
+        judgement('sound', "Posts hold #{Figure.volt(value)} under the cranking current", weight: 'proof',
+                                                                                    rules_out: ['Weak bank'])
+      end
+
+      def falls
+        return lost if value < limit('cranking.posts_lost')
+
+        rows = Table.new(circumstances, round: reading.round).matches
+        judgement('act', "Posts fall to #{Figure.volt(value)}", weight: 'support', rules_in: rows.map(&:reads_as).uniq,
+                                                                convicts: [],
+                                                                instead: 'Test the batteries apart, and clamp the current')
+      end
+
+      def lost
+        judgement('act', "Posts fall to #{Figure.volt(value)}: a connection at the battery, or the bank is open inside",
+                  weight: 'support', rules_in: ['A connection at the battery'])
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Cranking
+    # Volts of the whole bank at rest: where sag and charging rise are counted from.
+    class PostsRestJudge < Evidence::Judge
+      # @return [Judgement]
+      def call
+        per_battery = value / (system.series? ? 2 : 1)
+        charged = Batteries::StateOfCharge.from_rest_voltage(rest_volt: per_battery)
+        least = limit('battery.charge_least')
+        sum("#{Figure.volt(per_battery)} a battery = about #{Figure.percent(charged)} charged, bank together")
+        verdict = charged < least ? 'watch' : 'sound'
+        judgement(verdict, "#{Figure.volt(value)} at rest across the bank", weight: 'hint', figures: { rest_volt: value },
+                                                                           traps: bank_trap)
+      end
+
+      private
+
+      def bank_trap
+        system.parallel? ? ['Joined batteries read alike: only apart does each show its own charge'] : []
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Cranking
+    # Volts straight across the starter while it is called.
+    class StarterTerminalJudge < Evidence::Judge
+      # @return [Judgement]
+      def call
+        posts = companion('posts_cranking')
+        return needs_posts if posts.nil?
+
+        lost = posts.value - value
+        most = limit('drop.positive_cranking') + limit('drop.ground_cranking')
+        sum("posts #{posts.spoken} - starter #{reading.spoken} = #{Figure.volt(lost)} in feed and ground, " \
+            "at most #{Figure.volt(most)}")
+        lost > most ? path_fault(lost) : full_volts
+      end
+
+      private
+
+      def flow = @flow ||= Flow.new(reading, circumstances)
+
+      def needs_posts
+        judgement('unproven', 'Judged against the posts in the same state', validity: 'unstated', weight: 'none',
+                                                                            instead: 'Read the posts while cranking')
+      end
+
+      def path_fault(lost)
+        judgement('act', "#{Figure.volt(lost)} never reaches the starter: feed or ground", weight: 'proof',
+                                                                                     rules_in: ['Resistance in feed or ground'],
+                                                                                     rules_out: ['Starter, until the path is mended'])
+      end
+
+      def full_volts
+        return turning if companion('cranking_behaviour')&.observation == 'normal' || flow.adequate?
+
+        summary = 'Full volts across the starter and no current: it is open inside'
+        return judgement('unproven', 'Full volts across the starter: amperes or sag must show that none flows',
+                         weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking') if flow.estimate.nil?
+
+        sum(flow.estimate.arithmetic)
+        judgement('act', summary, weight: 'proof', convicts: ['starter'], rules_in: ['Starter or its solenoid open'],
+                                  traps: ['The cables stay unproven until current has flowed through them'])
+      end
+
+      def turning
+        judgement('sound', 'The starter gets its volts under current', weight: 'proof',
+                                                                       rules_out: ['Resistance in feed and ground'])
+      end
+    end
+  end
+end

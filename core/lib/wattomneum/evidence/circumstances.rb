@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Evidence
+    # What else is known when one reading is judged: the unit, the other readings, the limits in force.
+    class Circumstances
+      attr_reader :system, :readings, :limits
+
+      # @param system [Systems::ElectricalSystem]
+      # @param readings [Array<Readings::Reading>] all that stand: neither superseded nor withdrawn
+      # @param limits [Limits::Table]
+      def initialize(system:, readings:, limits: Limits::Table.shipped)
+        @system = system
+        @readings = readings.sort_by(&:taken_at)
+        @limits = limits
+      end
+
+      # The reading of another test that belongs to this one: the same round of work, between the same two repairs.
+      #
+      # @param reading [Readings::Reading]
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @return [Readings::Reading, nil] the last one taken
+      def companion(reading, test_key, position: nil)
+        readings.reverse.find do |other|
+          other.test_key == test_key && other.round == reading.round && other.position == position &&
+            other.state == other.test.state
+        end
+      end
+
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @param round [Integer] readings of later rounds are left out
+      # @return [Readings::Reading, nil] the last one taken up to this round
+      def latest(test_key, position: nil, round: Float::INFINITY)
+        readings.reverse.find do |other|
+          other.test_key == test_key && other.position == position && other.round <= round
+        end
+      end
+
+      # State of charge of the battery that one reading was taken on: from its rest voltage or hydrometer reading just
+      # before, or else the first one after. Charging in between makes an earlier test no better.
+      #
+      # @param reading [Readings::Reading]
+      # @return [Float, nil] percent; nil when nobody measured it
+      def charge_percent(reading)
+        found = readings.select { |other| CHARGE_TESTS.include?(other.test_key) && same_battery?(other, reading) }
+        nearest = found.select { |other| other.taken_at <= reading.taken_at }.last || found.first
+        nearest && Judging.call(nearest, self).figures[:charge_percent]
+      end
+
+      CHARGE_TESTS = %w[rest_voltage hydrometer].freeze
+      private_constant :CHARGE_TESTS
+
+      private
+
+      def same_battery?(one, other)
+        one.position == other.position && one.battery&.tag == other.battery&.tag
+      end
+    end
+  end
+end

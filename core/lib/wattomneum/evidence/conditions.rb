@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  # What a reading is worth: conditions, preconditions, weights, verdicts.
+  module Evidence
+    # What was said about a reading when it was taken. Not said is its own answer, never taken as yes.
+    class Conditions
+      DEFINITIONS = DataFile.load('conditions').to_h { |row| [row['key'], row] }.freeze
+
+      # @param said [Hash{String, Symbol => String, Numeric}] "yes" or "no" for yes/no conditions, a number for the others
+      # @raise [UnknownKeyError] for a condition that is not in core/data/conditions.yml
+      # @raise [InvalidQuantityError] for an answer that this condition cannot have
+      def initialize(said)
+        @said = said.to_h { |key, answer| [key.to_s, checked(key.to_s, answer)] }.compact.freeze
+        freeze
+      end
+
+      # @param key [String]
+      # @return [Symbol] :yes, :no or :not_said
+      def said(key)
+        answer = @said[key]
+        return :not_said if answer.nil?
+
+        answer.is_a?(Numeric) ? :yes : answer.to_sym
+      end
+
+      # @param key [String]
+      # @return [Float, nil] in the unit of the condition; nil when not said
+      def number(key) = @said[key]
+
+      # @return [Hash{String => String, Float}] what was said, without what was not
+      def to_h = @said
+
+      private
+
+      def checked(key, answer)
+        row = DEFINITIONS.fetch(key) { raise UnknownKeyError, "no condition #{key}" }
+        return if answer.nil? || answer == 'not_said'
+
+        row['kind'] == 'number' ? checked_number(row, answer) : checked_word(row, answer)
+      end
+
+      def checked_word(row, answer)
+        return answer if %w[yes no].include?(answer)
+
+        raise InvalidQuantityError.new("#{row['label']} is yes, no or not said, got #{answer.inspect}",
+                                       field: row['key'])
+      end
+
+      def checked_number(row, answer)
+        number = answer.is_a?(String) ? Float(answer.strip.tr(',', '.'), exception: false) : answer
+        return number.to_f if number.is_a?(Numeric) && number.to_f.finite? && number.between?(row['least'], row['most'])
+
+        raise InvalidQuantityError.new("#{row['label']} must be #{row['least']} to #{row['most']} #{row['unit']}, " \
+                                       "got #{answer}", field: row['key'])
+      end
+    end
+  end
+end

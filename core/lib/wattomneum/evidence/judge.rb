@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Evidence
+    # Base of the judges: one reading and its circumstances in, one Judgement out.
+    class Judge
+      Figure = Quantities::Figure
+
+      # @param reading [Readings::Reading]
+      # @param circumstances [Circumstances]
+      def initialize(reading, circumstances)
+        @reading = reading
+        @circumstances = circumstances
+        @system = circumstances.system
+        @limits_used = []
+        @arithmetic = []
+      end
+
+      private
+
+      attr_reader :reading, :circumstances, :system
+
+      def test = reading.test
+      def value = reading.value
+
+      # Looks a limit up and remembers it for the why lines.
+      def limit(id)
+        row = system.limit(id, limits: circumstances.limits)
+        @limits_used |= [row]
+        row.value
+      end
+
+      # A limit that a printed table gives at this temperature, remembered like the others.
+      def table_limit(id, value, table)
+        data = Batteries::Tables::DATA.fetch(table)
+        @limits_used |= [Limits::Limit.new(id: id, system_volt: 'any', value: value, unit: 'V',
+                                           source_kind: data.fetch('source_kind'), source: data.fetch('source'))]
+        value
+      end
+
+      def sum(line)
+        @arithmetic << line
+      end
+
+      def companion(test_key, position: nil) = circumstances.companion(reading, test_key, position: position)
+
+      def judgement(verdict, summary, **rest)
+        Judgement.new(reading_id: reading.id, verdict: verdict, summary: summary, limits: @limits_used,
+                      arithmetic: @arithmetic, **rest)
+      end
+
+      # A reading that can not be used, with the way to one that can.
+      def void(summary, instead:, **rest)
+        judgement('unproven', summary, validity: 'void', weight: 'none', instead: instead, **rest)
+      end
+    end
+  end
+end

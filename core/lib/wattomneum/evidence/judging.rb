@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Evidence
+    # Judges one reading: the test's own judge says what the value means, the preconditions say whether it may say so.
+    module Judging
+      # @param reading [Readings::Reading]
+      # @param circumstances [Circumstances]
+      # @return [Judgement]
+      def self.call(reading, circumstances)
+        question = open_question(reading, circumstances.system)
+        return unconfirmed(reading, question) if question
+
+        judgement = judge_class(reading.test).new(reading, circumstances).call
+        apply_preconditions(judgement, Preconditions.new(reading, circumstances.system))
+      end
+
+      def self.judge_class(test)
+        test.judge.split('::').reduce(Wattomneum) { |space, name| space.const_get(name) }
+      end
+      private_class_method :judge_class
+
+      def self.open_question(reading, system)
+        return if reading.value.nil? || reading.conditions.said('value_confirmed') == :yes
+
+        Readings::Plausibility.question(test: reading.test, value: reading.value, system: system)
+      end
+      private_class_method :open_question
+
+      def self.unconfirmed(reading, question)
+        Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'unstated', weight: 'none',
+                      summary: question.text, reasons: ['The value was not confirmed'], instead: 'Read again, or confirm it')
+      end
+      private_class_method :unconfirmed
+
+      def self.apply_preconditions(judgement, preconditions)
+        objections = preconditions.objections
+        unstated = preconditions.unstated
+        return judgement if objections.empty? && unstated.empty?
+
+        judgement.with(verdict: 'unproven', would_be: judgement.would_be || judgement.verdict, weight: 'none',
+                       validity: objections.any? ? 'void' : 'unstated', convicts: [], clears: [],
+                       rules_in: [], rules_out: [], reasons: judgement.reasons + objections + unstated,
+                       instead: preconditions.instead)
+      end
+      private_class_method :apply_preconditions
+    end
+  end
+end

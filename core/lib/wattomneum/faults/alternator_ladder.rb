@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    # Proof ladder of an alternator with its regulator (common practice).
+    class AlternatorLadder < ProofLadder
+      OUTPUT_TESTS = %w[charging_fast_idle charging_loaded].freeze
+      private_constant :OUTPUT_TESTS
+
+      # @return [String]
+      def suspect = 'alternator'
+
+      private
+
+      def build_rungs
+        [batteries_rung,
+         sound_rung('connections', 'Connections clean', 'connections_look'),
+         sound_rung('belt', 'Belt tight and dry', 'belt_look'),
+         sound_rung('output_terminal', 'Output terminal at battery volts, engine stopped', 'output_terminal_stopped'),
+         *sense_rung,
+         sound_rung('excitation', 'Excitation feed carries a lamp', 'excitation_feed'),
+         sound_rung('case', 'Case ground drop', 'alternator_case_drop'),
+         output_rung, ripple_rung]
+      end
+
+      def sense_rung
+        assessment.system.has_sense ? [sound_rung('sense', 'Sense feed carries a lamp', 'sense_feed')] : []
+      end
+
+      def output_rung
+        rung('output', 'Output seen to fail', OUTPUT_TESTS) do
+          found = OUTPUT_TESTS.filter_map { |key| assessment.judgement(key) }.select(&:usable?)
+          next ['open', 'Not measured'] if found.empty?
+
+          failing = found.find(&:act?)
+          failing ? ['done', failing.summary] : ['failed', 'It charges: nothing to condemn']
+        end
+      end
+
+      def ripple_rung
+        rung('ripple', 'Ripple read', ['ripple']) do
+          judgement = assessment.judgement('ripple')
+          judgement&.usable? ? ['done', judgement.summary] : ['open', 'Not measured']
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  # From readings to suspects, proof and the next step.
+  module Faults
+    # Everything that a job's readings say together: each judged, in the light of the others.
+    class Assessment
+      attr_reader :system, :readings, :repairs, :family, :disturbed_count, :limits
+
+      # @param system [Systems::ElectricalSystem]
+      # @param readings [Array<Readings::Reading>] all that stand
+      # @param repairs [Array<Jobs::Repair>] in the order they were made
+      # @param family [String] starting or charging: what the complaint is about
+      # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
+      # @param limits [Limits::Table]
+      def initialize(system:, readings:, repairs: [], family: 'starting', disturbed_count: 0,
+                     limits: Limits::Table.shipped)
+        @system = system
+        @readings = readings.sort_by(&:taken_at)
+        @repairs = repairs
+        @family = family
+        @disturbed_count = disturbed_count
+        @limits = limits
+      end
+
+      # @return [Evidence::Circumstances]
+      def circumstances
+        @circumstances ||= Evidence::Circumstances.new(system: system, readings: readings, limits: limits)
+      end
+
+      # @return [Hash{String => Evidence::Judgement}] by reading id
+      def judgements
+        @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Judging.call(reading, circumstances)] }
+      end
+
+      # @return [Integer] how many repairs have been made: readings from now on belong to this round
+      def round = repairs.size
+
+      # The last reading of a test that still counts. Battery tests count across rounds while the battery stays;
+      # everything else has to be taken again after a repair.
+      #
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @return [Readings::Reading, nil]
+      def reading(test_key, position: nil)
+        readings.reverse.find do |other|
+          other.test_key == test_key && other.position == position &&
+            (position ? fitted?(other) : other.round == round || lasting?(other))
+        end
+      end
+
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @return [Evidence::Judgement, nil]
+      def judgement(test_key, position: nil)
+        found = reading(test_key, position: position)
+        found && judgements.fetch(found.id)
+      end
+
+      # @return [Array<Evidence::Judgement>] of the readings that count now
+      def current_judgements
+        @current_judgements ||= readings.map { |other| [other.test_key, other.position] }.uniq
+                                        .filter_map { |key, position| judgement(key, position: position) }
+      end
+
+      # @return [Array<ProofLadder>]
+      def ladders
+        @ladders ||= [StarterLadder.new(self), AlternatorLadder.new(self),
+                      *system.positions.map { |position| BatteryLadder.new(self, position) }]
+      end
+
+      # @return [NextStep::Step]
+      def next_step = @next_step ||= NextStep.new(self).call
+
+      # @return [Array<Jobs::Proof>] one for each repair
+      def proofs
+        @proofs ||= repairs.each_with_index.map { |repair, index| Jobs::Proof.new(repair, index + 1, self) }
+      end
+
+      # @return [Array<String>] what stands between this job and closing it
+      def missing_to_close = Jobs::CloseGate.missing(self)
+
+      private
+
+      # A look at belt and posts, and an engine proved free, do not wear off with the next repair.
+      LASTING = %w[connections_look belt_look engine_by_hand posts_rest].freeze
+      private_constant :LASTING
+
+      def lasting?(other) = LASTING.include?(other.test_key)
+      def fitted?(other) = other.battery&.tag == system.batteries[other.position]&.tag
+    end
+  end
+end

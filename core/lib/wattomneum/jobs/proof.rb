@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Jobs
+    # Whether one repair is proved: the reading that failed, taken again after it, same points, same state.
+    class Proof
+      attr_reader :repair
+
+      # @param repair [Repair]
+      # @param round [Integer] the round of work that this repair began
+      # @param assessment [Faults::Assessment]
+      def initialize(repair, round, assessment)
+        @repair = repair
+        @round = round
+        @assessment = assessment
+      end
+
+      # @return [Readings::Reading, nil] the reading that showed the fault
+      def before
+        @assessment.readings.find { |reading| reading.id == repair.failing_reading_id }
+      end
+
+      # @return [Readings::Reading, nil] the last one at the same points after the repair
+      def after
+        return if before.nil?
+
+        @assessment.readings.reverse.find do |reading|
+          reading.round >= @round && reading.test_key == before.test_key && reading.position == before.position &&
+            reading.state == before.state
+        end
+      end
+
+      # @return [String] proved, failed, void (taken, but not usable), missing, or unnamed (no failing reading given)
+      def state
+        return 'unnamed' if before.nil?
+        return 'missing' if after.nil?
+
+        judgement = @assessment.judgements.fetch(after.id)
+        return 'void' if judgement.verdict == 'unproven'
+
+        judgement.act? ? 'failed' : 'proved'
+      end
+
+      # @return [String, nil] what is still owed; nil when proved
+      def owed
+        case state
+        when 'unnamed' then 'Name the reading that showed the fault, so that the repair can be proved by it'
+        when 'missing' then "Repeat \"#{before.test.label}\": same points, same state"
+        when 'void' then "\"#{before.test.label}\" was repeated, but proves nothing: #{@assessment.judgements.fetch(after.id).summary}"
+        when 'failed' then "\"#{before.test.label}\" still fails after the repair"
+        end
+      end
+    end
+  end
+end

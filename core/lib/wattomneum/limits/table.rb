@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Limits
+    # All limits, looked up by id and system voltage. 12 V and 24 V are rows of their own; nothing is doubled in code.
+    class Table
+      # @return [Limits::Table] the rows of core/data/limits.yml
+      def self.shipped
+        @shipped ||= new(DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) })
+      end
+
+      # @param limits [Array<Limit>]
+      def initialize(limits)
+        @rows = limits.to_h { |limit| [[limit.id, limit.system_volt], limit] }.freeze
+        freeze
+      end
+
+      # @param id [String]
+      # @param system_volt [Integer] 12 or 24
+      # @return [Limit]
+      # @raise [UnknownKeyError] if no row has this id for this system voltage
+      def fetch(id, system_volt: 'any')
+        @rows[[id, system_volt]] || @rows[[id, 'any']] ||
+          raise(UnknownKeyError, "no limit #{id} for a #{system_volt} V system")
+      end
+
+      # @return [Array<Limit>]
+      def to_a = @rows.values
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Quantities
+    # A number as somebody typed it from a meter: text and unit kept as entered, the value in the base unit beside it.
+    # "OL" (over the range) is a reading of its own, never an infinite number.
+    class Entry
+      NUMBER = /\A[+-]?\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?\z/
+      OVERLOAD = /\Ao\.?l\.?\z/i
+      private_constant :NUMBER, :OVERLOAD
+
+      # @return [String] text and unit as entered
+      attr_reader :text, :unit
+      # @return [Float, nil] value in the base unit of the quantity; nil for OL
+      attr_reader :value
+
+      # @param text [String] "12,6", "12.6", "-0.3", "OL"
+      # @param unit [String, nil] symbol; nil means the base unit
+      # @param quantity [String] a key of Unit::FACTORS
+      # @raise [InvalidQuantityError] if the text is no number, not finite, or OL on a quantity other than resistance
+      # @raise [InvalidQuantityError] if the unit does not belong to the quantity
+      def initialize(text:, quantity:, unit: nil)
+        @quantity = quantity
+        @text = text.to_s.strip
+        @unit = unit || Unit.base(quantity)
+        check_unit
+        @overload = @text.match?(OVERLOAD)
+        @value = @overload ? overload_value : parse
+        freeze
+      end
+
+      # @return [Boolean] true when the meter showed that the value lies over its range
+      def overload? = @overload
+
+      private
+
+      def check_unit
+        symbols = Unit.symbols(@quantity)
+        return if symbols.include?(@unit)
+
+        raise InvalidQuantityError.new("#{@unit} is no unit for this reading; use #{symbols.join(', ')}", field: 'unit')
+      end
+
+      def overload_value
+        return if @quantity == 'resistance'
+
+        raise InvalidQuantityError.new('OL on this setting means the meter was on too small a range. ' \
+                                       'Turn it up and read again', field: 'value_text')
+      end
+
+      def parse
+        unless @text.match?(NUMBER)
+          raise InvalidQuantityError.new("\"#{@text[0, 30]}\" is not a number. Type digits, as in 12.6 or 12,6",
+                                         field: 'value_text')
+        end
+        number = Float(@text.tr(',', '.'))
+        raise InvalidQuantityError.new("#{@text[0, 30]} is larger than any meter reads", field: 'value_text') if
+          number.infinite?
+
+        Unit.to_base(number, @unit, @quantity)
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Readings
+    # Asks before it judges: volts where millivolts were meant, leads the wrong way round, a figure no such test gives.
+    module Plausibility
+      # What to ask, with the ways out; each option is a value in the base unit, or nil for "as entered".
+      Question = Struct.new(:text, :options, keyword_init: true)
+
+      # @param test [TestDefinition]
+      # @param value [Float] in the base unit
+      # @param system [Systems::ElectricalSystem]
+      # @return [Question, nil] nil when nothing is odd about the value
+      def self.question(test:, value:, system:)
+        range = test.plausible_range(system)
+        return if range.nil? || range.cover?(value)
+
+        options = meant(test, value, range)
+        spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
+        Question.new(
+          text: "#{spoken.call(value)} is unusual here: #{why(test, value, range)}. What was it?",
+          options: [{ label: "#{spoken.call(value)}, as I typed it", value: nil }] +
+                   options.map { |number| { label: spoken.call(number), value: number } }
+        )
+      end
+
+      def self.why(test, value, range)
+        return 'below zero, so the leads may be the wrong way round' if value.negative? && !test.per_battery?
+        return 'below zero: leads the wrong way round, or a battery charged backwards' if value.negative?
+        return 'nearly the whole system, which a drop shows only at an open joint' if test.limit && value > range.end
+
+        "#{test.label.downcase} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
+          "#{Quantities::Figure.trim(range.end, 2)} #{test.units.first}"
+      end
+      private_class_method :why
+
+      def self.meant(_test, value, range)
+        candidates = [-value, value / 1000.0, value / 100.0, value / 10.0]
+        candidates.select { |number| range.cover?(number) && !number.zero? }.first(2)
+      end
+      private_class_method :meant
+    end
+  end
+end

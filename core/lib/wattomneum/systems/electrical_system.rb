@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  # How a unit's batteries, start and charge circuits are arranged.
+  module Systems
+    # One unit's arrangement: system voltage, bank, batteries in their positions, and what is known of starter and alternator.
+    class ElectricalSystem
+      ARRANGEMENTS = %w[single parallel series].freeze
+      POSITIONS = %w[A B C D].freeze
+
+      attr_reader :system_volt, :arrangement, :battery_count, :batteries, :usual_cranking_current_ampere,
+                  :alternator_rating_ampere, :has_isolator, :has_sense
+
+      # @param system_volt [Integer] 12 or 24
+      # @param arrangement [String] one of ARRANGEMENTS
+      # @param battery_count [Integer] 1 for single, 2 to 4 for parallel, 2 for series
+      # @param batteries [Hash{String => Batteries::Battery}] by position, A to D; a position may be empty
+      # @param usual_cranking_current_ampere [Float] what the healthy engine takes at about 20 degC
+      # @param alternator_rating_ampere [Float, nil]
+      # @raise [InvalidQuantityError] if voltage, arrangement and count do not go together
+      def initialize(system_volt:, arrangement:, battery_count:, usual_cranking_current_ampere:, batteries: {},
+                     alternator_rating_ampere: nil, has_isolator: true, has_sense: true)
+        @system_volt = system_volt
+        @arrangement = arrangement
+        @battery_count = battery_count
+        @batteries = batteries
+        @usual_cranking_current_ampere = usual_cranking_current_ampere
+        @alternator_rating_ampere = alternator_rating_ampere
+        @has_isolator = has_isolator
+        @has_sense = has_sense
+        check
+        freeze
+      end
+
+      # @return [Array<String>] positions in use, "A" first
+      def positions = POSITIONS.first(battery_count)
+
+      # @return [Boolean]
+      def parallel? = arrangement == 'parallel'
+
+      # @return [Boolean]
+      def series? = arrangement == 'series'
+
+      # @return [Boolean] false where the battery is tested alone whatever one does
+      def bank? = battery_count > 1
+
+      # @return [Array<Systems::Place>] the named points this unit has
+      def places = Places::ALL.select { |place| fits?(place) }
+
+      # @return [Array<Systems::Element>] the parts this unit has
+      def elements = Places::ELEMENTS.select { |element| fits?(element) }
+
+      # @param limit_id [String]
+      # @param limits [Limits::Table]
+      # @return [Limits::Limit] the row for this system's voltage
+      def limit(limit_id, limits: Limits::Table.shipped)
+        limits.fetch(limit_id, system_volt: system_volt)
+      end
+
+      private
+
+      def fits?(row)
+        return false if row.key.start_with?('sense') && !has_sense
+        return true if row.when.nil?
+
+        row.when == (has_isolator ? 'isolator' : 'no_isolator')
+      end
+
+      def check
+        good = case arrangement
+               when 'single' then system_volt == 12 && battery_count == 1
+               when 'parallel' then system_volt == 12 && battery_count.between?(2, 4)
+               when 'series' then system_volt == 24 && battery_count == 2
+               end
+        return if good
+
+        raise InvalidQuantityError.new('batteries are one on 12 V, two to four in parallel on 12 V, or a series pair ' \
+                                       "on 24 V; got #{battery_count} #{arrangement} on #{system_volt} V",
+                                       field: 'arrangement')
+      end
+    end
+  end
+end

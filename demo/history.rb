@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+module Demo
+  # One unit's past as rows: battery checks through two winters, and its job of this autumn, all measured on a simulated unit.
+  class History
+    DAY = 86_400
+    CHECKS_DAYS_AGO = [700, 520, 335, 160, 40].freeze
+    CORE = Wattomneum
+
+    # @param unit [Server::Models::Unit]
+    # @param batteries [Hash{String => Server::Models::Battery}] by position
+    # @param story [Hash] of fleet.yml
+    # @param people [Hash{String => Server::Models::Account}] by role
+    # @param seed [Integer]
+    # @param now [Time]
+    def initialize(unit:, batteries:, story:, people:, seed:, now:)
+      @unit = unit
+      @batteries = batteries
+      @story = story
+      @people = people
+      @random = Random.new(seed)
+      @now = now
+      @places = Server::Models::Place.where(unit_id: unit.id).select_hash(:key, :id)
+      @system = unit.core_system(batteries.transform_values(&:to_core))
+    end
+
+    def write
+      CHECKS_DAYS_AGO.each { |days| battery_check(days) }
+      work_on_job if @story['complaint']
+    end
+
+    private
+
+    def electrician = @people.fetch('electrician')
+    def uuid = Random.new(@random.rand(2**62)).bytes(16).unpack1('H*').then { |hex| "#{hex[0, 8]}-#{hex[8, 4]}-4#{hex[13, 3]}-8#{hex[17, 3]}-#{hex[20, 12]}" }
+
+    # Health falls a little each winter; a worn battery falls faster.
+    def battery_check(days_ago)
+      end_health = @story.fetch('health', 0.9)
+      health = end_health + ((1.02 - end_health) * days_ago / 760.0)
+      unit = simulated([], health: health, celsius: 8 + (8 * Math.sin(days_ago / 58.0)))
+      time = @now - (days_ago * DAY) - @random.rand(20_000)
+      readings = @system.positions.flat_map do |position|
+        %w[rest_voltage battery_test].map { |key| [measured(unit, key, position, time += 120, round: 0), time] }
+      end
+      keep(readings, job: nil)
+    end
+
+    def simulated(faults, celsius:, health: nil)
+      conditions = health ? @system.positions.to_h { |position| [position, condition(health)] } : {}
+      CORE::Simulation::SimulatedUnit.new(system: @system, faults: faults, seed: @random.rand(2**31), conditions: conditions,
+                                          temperature_celsius: celsius.round(1))
+    end
+
+    def condition(health)
+      CORE::Simulation::SimulatedUnit::Condition.new(health_ratio: health + (@random.rand * 0.02), charge_percent: 92 + (@random.rand * 7))
+    end
+
+    def measured(unit, key, position, time, round:)
+      found = unit.measure(key, position: position)
+      CORE::Readings::Reading.new(id: uuid, test_key: key, position: position, battery: position && @system.batteries[position],
+                                  value: found.value, observation: found.observation, cells: found.cells || [], state: found.state,
+                                  conditions: found.conditions, taken_at: time, round: round)
+    end
+
+    def fault
+      element, kind, amount, position = @story['fault']
+      element ? [CORE::Simulation::Fault.new(element: element, kind: kind, amount: amount, position: position)] : []
+    end
+
+    def work_on_job
+      open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.2
+      start = @now - (open_for_days * DAY)
+      job = open_job(start)
+      technician = CORE::Simulation::Technician.new(simulated(fault, celsius: @story.fetch('celsius')), family: @story['family'])
+      technician.work(most_steps: @story.fetch('steps', 60))
+      write_events(job, technician, start)
+      finish(job, start + (technician.events.last&.minutes.to_i * 60) + 300)
+    end
+
+    def open_job(start)
+      job = Server::Models::Job.create(id: uuid, unit_id: @unit.id, family: @story['family'], complaint: @story['complaint'],
+                                       seen: @story['seen'], opened_by_id: @people.fetch('driver').id, opened_at: start)
+      Server::Models::JobEvent.create(job_id: job.id, kind: 'opened', person_id: @people.fetch('driver').id, at: start)
+      if @story['tried']
+        Server::Models::Attempt.create(job_id: job.id, what: @story['tried'], by_whom: 'before us',
+                                       fitted_without_diagnosis: @story.fetch('fitted', false))
+      end
+      job
+    end
+
+    def write_events(job, technician, start)
+      ids = {}
+      readings = technician.events.filter_map do |event|
+        next if event.reading.nil?
+
+        time = start + (event.minutes * 60)
+        copy = with(event.reading, ids[event.reading.id] = uuid, time)
+        [copy, time]
+      end
+      keep(readings, job: job)
+      technician.events.filter_map { |event| [event.repair, start + (event.minutes * 60)] if event.repair }
+                .each { |repair, time| write_repair(job, repair, ids, time) }
+    end
+
+    def with(reading, id, time)
+      CORE::Readings::Reading.new(**CORE::Readings::Reading::ATTRIBUTES.to_h { |name| [name, reading.public_send(name)] },
+                                  id: id, taken_at: time, conditions: reading.conditions.to_h)
+    end
+
+    def write_repair(job, repair, ids, time)
+      days = @story['temporary']
+      element = CORE::Systems::Places.element(repair.element)
+      row = Server::Models::Repair.create(
+        id: uuid, job_id: job.id, element: repair.element, position: repair.position, cause: cause(repair.element),
+        action: repair.element.match?(/starter\z|alternator|battery/) ? 'replaced' : 'cleaned', minutes: element.access_minutes + 15,
+        failing_reading_id: ids[repair.failing_reading_id], temporary: !days.nil?, made_at: time, person_id: electrician.id,
+        temporary_reason: days && 'Part on order', temporary_until: days && (@now + (days * DAY)).to_date
+      )
+      Server::Models::Disturbance.create(id: uuid, job_id: job.id, repair_id: row.id, what: 'Negative lead off the battery', noted_at: time,
+                                         put_back_at: time + 600, put_back_by_id: electrician.id)
+    end
+
+    def cause(element)
+      { 'starter_cable' => 'chafe', 'positive_clamp' => 'loose', 'starter' => 'wear_out', 'alternator' => 'wear_out',
+        'battery' => 'wear_out', 'excitation_wire' => 'rodent' }.fetch(element, 'corrosion')
+    end
+
+    def finish(job, time)
+      case @story['state']
+      when 'closed' then end_job(job, 'closed', time, ended_at: time)
+      when 'parked' then end_job(job, 'parked', time, parked_missing: 'Nothing wrong while watched: read it the next time it fails')
+      end
+    end
+
+    def end_job(job, state, time, **values)
+      job.update(state: state, **values)
+      Server::Models::JobEvent.create(job_id: job.id, kind: state, person_id: electrician.id, at: time,
+                                      reason: values.fetch(:parked_missing, ''))
+    end
+
+    def keep(readings, job:)
+      readings.each { |reading, time| Server::Models::Reading.create(row(reading, time, job)) }
+      circumstances = CORE::Evidence::Circumstances.new(system: @system, readings: readings.map(&:first))
+      readings.each do |reading, time|
+        judgement = CORE::Evidence::Judging.call(reading, circumstances)
+        Server::Models::Judgement.create(
+          reading_id: reading.id, verdict: judgement.verdict, validity: judgement.validity, weight: judgement.weight, made_at: time,
+          snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)), core_version: CORE::VERSION
+        )
+      end
+    end
+
+    def row(reading, time, job)
+      test = reading.test
+      { id: reading.id, unit_id: @unit.id, job_id: job&.id, battery_id: reading.position && @batteries.fetch(reading.position).id,
+        from_place_id: @places[test.from], to_place_id: @places[test.to], person_id: electrician.id, test_key: test.key,
+        quantity: test.quantity, position: reading.position, value: reading.value, observation: reading.observation,
+        cells: Sequel.pg_array(reading.cells, :float8), value_text: (reading.value || reading.spoken).to_s, unit_symbol: test.units.first,
+        state: reading.state, instrument: reading.instrument, conditions: Sequel.pg_jsonb(reading.conditions.to_h),
+        repairs_before: reading.round, taken_at: time, received_at: time }
+    end
+  end
+end

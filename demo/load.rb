@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# Loads the demo fleet into an empty database. Seeded: the same day gives the same fleet.
+require 'yaml'
+require_relative '../server/boot'
+require_relative 'history'
+
+module Demo
+  PASSWORD = 'skarrow-fell'
+  SEED = 20_261
+
+  # Builds people, yards, units, batteries and their history.
+  class Fleet
+    MODELS = Server::Models
+
+    # @param now [Time]
+    def initialize(now: Time.now.utc)
+      @now = Time.utc(now.year, now.month, now.day, 5, 40)
+      @plan = YAML.safe_load_file(File.join(__dir__, 'fleet.yml'))
+    end
+
+    # @return [Boolean] false when the database already holds units
+    def load
+      return false if MODELS::Unit.any?
+
+      Server::DB.transaction do
+        people = load_people
+        yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
+        @plan['units'].each_with_index { |row, index| load_unit(row, yards, people, SEED + index) }
+      end
+      true
+    end
+
+    private
+
+    def load_people
+      digest = Server::Passwords.digest(PASSWORD)
+      @plan['people'].to_h { |row| [row['role'], MODELS::Account.create(**row.transform_keys(&:to_sym), password_hash: digest)] }
+    end
+
+    def load_unit(row, yards, people, seed)
+      id = format('00000000-0000-4000-8000-%012d', seed)
+      volt = row['arrangement'] == 'series' ? 24 : 12
+      unit = MODELS::Unit.establish(
+        id: id, number: row['number'], name: row['name'], kind: row['kind'], yard_id: yards.fetch(row['yard']), system_volt: volt,
+        arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps'].to_f,
+        alternator_rating_ampere: row['alternator'].to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
+      )
+      batteries = fit_batteries(unit, row)
+      History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people, seed: seed, now: @now).write
+    end
+
+    def fit_batteries(unit, row)
+      ampere, standard, type = row['battery']
+      unit.core_system.positions.to_h do |position|
+        battery = MODELS::Battery.establish({ tag: "#{row['number'].delete('-')}-#{position}", type: type, rating_ampere: ampere.to_f,
+                                              rating_standard: standard, capacity_ampere_hour: (ampere / 8.0).round.to_f, date_code: 'J24' }, on: @now.to_date)
+        MODELS::Fitting.place(unit_id: unit.id, battery_id: battery.id, position: position, at: @now - (720 * History::DAY))
+        [position, battery]
+      end
+    end
+  end
+end
+
+if $PROGRAM_NAME == __FILE__
+  puts Demo::Fleet.new.load ? 'Demo fleet loaded: Skarrow Fell Works' : 'The database holds units already: demo fleet not loaded'
+end

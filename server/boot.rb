@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'securerandom'
+require 'time'
+require 'sequel'
+require 'que'
+require 'sinatra/base'
+require 'roda'
+require 'rack/attack'
+require 'rack/protection'
+require 'rack/session/cookie'
+require 'dry/validation'
+require 'zeitwerk'
+require_relative '../core/lib/wattomneum'
+require_relative 'config'
+
+# The web side: HTTP in, core and database behind it.
+module Server
+  ROOT = File.expand_path('..', __dir__)
+  CONFIG = Config.new(ENV)
+
+  # Times leave the database in UTC.
+  Sequel.default_timezone = :utc
+  DB = Sequel.connect(CONFIG.database_url, max_connections: 12, keep_reference: false)
+  DB.extension(:pg_json, :pg_array, :pg_range)
+  DB.wrap_json_primitives = false
+  Sequel.extension(:pg_json_ops, :pg_range_ops, :pg_array_ops)
+  Sequel::Model.db = DB
+  Sequel::Model.plugin :forbid_lazy_load
+  Sequel::Model.plugin :dataset_associations
+  Que.connection = DB
+
+  loader = Zeitwerk::Loader.new
+  loader.push_dir(__dir__, namespace: Server)
+  loader.ignore("#{__dir__}/db", "#{__dir__}/spec", "#{__dir__}/boot.rb", "#{__dir__}/config.rb")
+  loader.setup
+  loader.eager_load unless CONFIG.test?
+rescue ArgumentError => e
+  abort "wattomneum: #{e.message}"
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Server
+  module Contracts
+    # A repair: what, where, why, how, with what, how long, for good or for now, and what was disturbed to get there.
+    class NewRepair < Base
+      ACTIONS = %w[cleaned tightened replaced repaired rerouted adjusted charged].freeze
+
+      json do
+        required(:id).value(Types::Uuid)
+        required(:element).value(:string, included_in?: Wattomneum::Systems::Places::ELEMENTS.map(&:key))
+        optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        optional(:place).value(Types::Text, max_size?: SHORT_TEXT)
+        required(:cause).value(:string, included_in?: Wattomneum::Jobs::Causes::ALL)
+        required(:action).value(:string, included_in?: ACTIONS)
+        optional(:parts).value(Types::Text, max_size?: LONG_TEXT)
+        required(:minutes).value(:integer, gteq?: 0, lteq?: 6000)
+        required(:temporary).value(:bool)
+        optional(:temporary_reason).maybe(Types::Text, max_size?: LONG_TEXT)
+        optional(:temporary_until).maybe(:date)
+        optional(:failing_reading_id).maybe(Types::Uuid)
+        optional(:disturbed).array(Types::Text, max_size?: 20)
+      end
+
+      rule(:temporary, :temporary_until, :temporary_reason) do
+        next unless values[:temporary]
+
+        key(:temporary_until).failure('a temporary repair needs a day until it holds') if values[:temporary_until].nil?
+        key(:temporary_reason).failure('say why it is temporary') if values[:temporary_reason].to_s.empty?
+      end
+    end
+  end
+end

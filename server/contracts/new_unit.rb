@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Server
+  module Contracts
+    # A unit as it is first entered, and the fields that edits share.
+    class NewUnit < Base
+      KINDS = ['truck', 'bus', 'tractor', 'generator set', 'telehandler', 'excavator', 'tracked carrier', 'loader',
+               'other'].freeze
+
+      FIELDS = Dry::Schema.define do
+        required(:number).value(Types::Text, :filled?, max_size?: 20)
+        required(:name).value(Types::Text, :filled?, max_size?: 80)
+        required(:kind).value(:string, included_in?: KINDS)
+        required(:yard_id).value(Types::Uuid)
+        required(:system_volt).value(:integer, included_in?: [12, 24])
+        required(:arrangement).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::ARRANGEMENTS)
+        required(:battery_count).value(:integer, gteq?: 1, lteq?: 4)
+        required(:usual_cranking_current_ampere).value(Types::Number, gt?: 0, lteq?: 3000)
+        optional(:alternator_rating_ampere).maybe(Types::Number, gt?: 0, lteq?: 1000)
+        required(:has_isolator).value(:bool)
+        required(:has_sense).value(:bool)
+      end
+
+      json(FIELDS) do
+        required(:id).value(Types::Uuid)
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # One individual battery, wherever it stands.
+    class Battery < Sequel::Model(:battery)
+      unrestrict_primary_key
+      plugin :optimistic_locking
+      one_to_many :fittings, class: 'Server::Models::Fitting'
+
+      dataset_module do
+        def loose = where(scrapped_at: nil).exclude(id: Fitting.current.select(:battery_id))
+      end
+
+      class << self
+        # @param input [Hash] of Contracts::NewFitting's battery
+        # @param on [Date]
+        # @return [Battery]
+        # @raise [Wattomneum::InvalidQuantityError] if no such battery exists
+        def establish(input, on:)
+          Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
+          db.transaction(savepoint: true) { create(**input, made_on: made_on(input[:date_code], on)) }
+        rescue Sequel::UniqueConstraintViolation
+          raise Refusals::InvalidInput.new('A battery with this tag is on record: take it from the shelf list',
+                                           fields: { 'tag' => ['is on record already'] })
+        end
+
+        def made_on(code, today)
+          code.to_s.empty? ? nil : Wattomneum::Batteries::DateCode.made_on(code, not_after: today)
+        end
+      end
+
+      # @return [Wattomneum::Batteries::Battery]
+      def to_core
+        Wattomneum::Batteries::Battery.new(
+          tag: tag, type: type, capacity_ampere_hour: capacity_ampere_hour, made_on: made_on,
+          rating: Wattomneum::Batteries::Rating.new(ampere: rating_ampere, standard: rating_standard)
+        )
+      end
+
+      # @param input [Hash] of Contracts::BatteryEdit
+      # @return [Battery]
+      def correct(input)
+        raise Refusals::EditConflict, 'Somebody else changed this battery meanwhile' unless input[:lock_version] == lock_version
+
+        Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
+        update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))
+      end
+    end
+  end
+end

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # A part condemned, with the ladder as it stood.
+    class Condemnation < Sequel::Model(:condemnation)
+      unrestrict_primary_key
+    end
+  end
+end

@@ -1,0 +1,206 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # A repair job on one unit: intake, readings, repairs, and how it ended.
+    class Job < Sequel::Model(:job)
+      unrestrict_primary_key
+      plugin :optimistic_locking
+      many_to_one :unit, class: 'Server::Models::Unit'
+      one_to_many :attempts, class: 'Server::Models::Attempt', order: :what
+      one_to_many :events, class: 'Server::Models::JobEvent', order: :at
+
+      dataset_module do
+        def unfinished = where(state: %w[open parked])
+
+        def listed(state)
+          rows = state.to_s.empty? ? unfinished : where(state: state)
+          rows.eager(unit: :yard).order(Sequel.desc(:opened_at)).limit(200).all
+        end
+      end
+
+      # @param input [Hash] of Contracts::NewJob
+      # @param by [Account]
+      # @return [Job]
+      def self.open(input, by:)
+        unit = Unit.with_pk(input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
+        raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
+
+        job = create(**input.slice(:id, :unit_id, :family, :complaint), seen: input.fetch(:seen, ''),
+                     lamps: Sequel.pg_array(input.fetch(:lamps, []), :text), opened_by_id: by.id)
+        input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
+        JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
+        job.refresh
+      end
+
+      # @param input [Hash] of Contracts::JobEdit
+      # @return [Job]
+      def edit(input)
+        refuse_stale!(input[:lock_version])
+        update(input.except(:lock_version))
+      end
+
+      # @param input [Hash] of Contracts::Attempt
+      # @return [Job]
+      def note_attempt(input)
+        refuse_unless_open!
+        Attempt.create(job_id: id, **input)
+        self
+      end
+
+      # @param input [Hash] of Contracts::NewReading
+      # @return [Job]
+      def take_reading(input, by:, now:)
+        refuse_unless_open!
+        keep_reading(input, test_key: input[:test_key], position: input[:position], by: by, now: now)
+      end
+
+      # A superseding reading at the same points; the first one stays readable.
+      #
+      # @param reading_id [String]
+      # @param input [Hash] of Contracts::Correction
+      # @return [Job]
+      def correct_reading(reading_id, input, by:, now:)
+        refuse_unless_open!
+        wrong = Reading.with_pk!(reading_id)
+        keep_reading(input, test_key: wrong.test_key, position: wrong.position, by: by, now: now,
+                            supersedes_id: wrong.id, correction_reason: input[:reason], taken_at: wrong.taken_at,
+                            battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
+      rescue Sequel::UniqueConstraintViolation
+        raise Refusals::EditConflict, 'Somebody corrected this reading already: look at theirs first'
+      end
+
+      # @return [Job]
+      def withdraw_reading(reading_id, input, by:)
+        refuse_unless_open!
+        db.transaction(savepoint: true) { Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id) }
+        self
+      rescue Sequel::UniqueConstraintViolation
+        self
+      end
+
+      # @param input [Hash] of Contracts::NewRepair
+      # @return [Job]
+      def record_repair(input, by:)
+        refuse_unless_open!
+        check_element(input)
+        check_failing_reading(input[:failing_reading_id])
+        repair = Repair.create(**input.except(:disturbed), job_id: id, person_id: by.id)
+        input.fetch(:disturbed, []).reject(&:empty?).each do |what|
+          Disturbance.create(id: SecureRandom.uuid, job_id: id, repair_id: repair.id, what: what)
+        end
+        self
+      end
+
+      # @param input [Hash] of Contracts::NewDisturbance
+      # @return [Job]
+      def note_disturbance(input)
+        refuse_unless_open!
+        Disturbance.create(job_id: id, **input)
+        self
+      end
+
+      # @param input [Hash] of Contracts::NewCondemnation
+      # @return [Job]
+      # @raise [Wattomneum::RefusedError] if the ladder is not complete and no lead overrides it
+      def condemn(input, by:)
+        refuse_unless_open!
+        ladder = assessment.ladders.find { |one| one.suspect == input[:element] && one.position == input[:position] }
+        raise Refusals::InvalidInput.new('No such suspect on this unit', fields: { 'element' => ['not on this unit'] }) if ladder.nil?
+
+        unless ladder.complete? || input[:override_reason]
+          raise Wattomneum::RefusedError, "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
+        end
+
+        Condemnation.create(id: input[:id], job_id: id, person_id: by.id, element: input[:element], position: input[:position],
+                            override_reason: input[:override_reason], battery_id: fitted_battery_id(input[:position]),
+                            ladder: Sequel.pg_jsonb(ladder.rungs.map(&:to_h)))
+        self
+      end
+
+      # @raise [Refusals::InvalidInput] with the missing points
+      def close(input, by:)
+        missing = assessment.missing_to_close
+        raise Refusals::InvalidInput.new("Not yet: #{missing.join('. ')}", fields: { 'missing' => missing }) if missing.any?
+
+        change_state('closed', input, by: by)
+      end
+
+      def park(input, by:)
+        reason = input[:reason].to_s.empty? ? assessment.missing_to_close.first : input[:reason]
+        raise Refusals::InvalidInput.new('Nothing is missing: close it', fields: {}) if reason.nil?
+
+        change_state('parked', input.merge(reason: reason), by: by, parked_missing: reason)
+      end
+
+      def reopen(input, by:)
+        raise Refusals::InvalidInput.new('The job is open', fields: {}) if state == 'open'
+
+        change_state('open', input, by: by, event: 'reopened')
+      end
+
+      def cancel(input, by:)
+        if input[:reason].to_s.empty?
+          raise Refusals::InvalidInput.new('Say why it is cancelled', fields: { 'reason' => ['is needed'] })
+        end
+
+        change_state('cancelled', input, by: by)
+      end
+
+      # @return [Wattomneum::Faults::Assessment]
+      def assessment = Queries::JobRecord.new(self).assessment
+
+      private
+
+      def keep_reading(input, test_key:, position:, by:, now:, **rest)
+        entry = ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id), now: now)
+        reading = db.transaction(savepoint: true) do
+          Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
+                         **entry.attributes, **rest)
+        end
+        Judgement.keep(assessment.judgements.fetch(reading.id))
+        self
+      end
+
+      def check_element(input)
+        system = Unit.with_pk!(unit_id).core_system
+        fits = system.elements.any? { |element| element.key == input[:element] }
+        raise Refusals::InvalidInput.new('This unit has no such part', fields: { 'element' => ['not on this unit'] }) unless fits
+        return unless input[:element] == 'battery' && !system.positions.include?(input[:position])
+
+        raise Refusals::InvalidInput.new('Say which battery', fields: { 'position' => ['say which battery'] })
+      end
+
+      def check_failing_reading(reading_id)
+        return if reading_id.nil? || Reading.where(id: reading_id, job_id: id).any?
+
+        raise Refusals::InvalidInput.new('That reading is not of this job', fields: { 'failing_reading_id' => ['not of this job'] })
+      end
+
+      def fitted_battery_id(position)
+        position && Fitting.current.where(unit_id: unit_id, position: position).get(:battery_id)
+      end
+
+      def change_state(state, input, by:, event: state, parked_missing: nil)
+        refuse_unless_open! if %w[closed parked].include?(state) && self.state != 'parked'
+        refuse_stale!(input[:lock_version])
+        update(state: state, parked_missing: parked_missing, ended_at: %w[closed cancelled].include?(state) ? Time.now.utc : nil)
+        JobEvent.create(job_id: id, kind: event, reason: input[:reason].to_s, person_id: by.id)
+        self
+      end
+
+      def refuse_unless_open!
+        return if state == 'open'
+
+        raise Refusals::InvalidInput.new("This job is #{state}: reopen it first", fields: {})
+      end
+
+      def refuse_stale!(seen_version)
+        return if seen_version == lock_version
+
+        raise Refusals::EditConflict.new('Somebody else changed this job meanwhile. Look at it and try again',
+                                         details: { theirs: { state: state, complaint: complaint, seen: seen } })
+      end
+    end
+  end
+end

@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # A truck, bus, generator set, machine: what its start and charge circuits are, and what is fitted to it.
+    class Unit < Sequel::Model(:unit)
+      unrestrict_primary_key
+      plugin :optimistic_locking
+      many_to_one :yard, class: 'Server::Models::Yard'
+      one_to_many :places, class: 'Server::Models::Place'
+      one_to_many :fittings, class: 'Server::Models::Fitting'
+      one_to_many :jobs, class: 'Server::Models::Job'
+
+      NUMBER_TAKEN = 'this number is taken'
+
+      dataset_module do
+        def standing(retired) = retired ? exclude(retired_at: nil) : where(retired_at: nil)
+
+        def listed
+          eager(:yard, fittings: proc { |fittings| fittings.current.eager(:battery) }).order(:number)
+            .select_append { |o| Job.where(unit_id: o.unit[:id], state: %w[open parked]).select(Sequel.function(:count).*).as(:open_jobs) }
+            .all
+        end
+      end
+
+      class << self
+        # @param input [Hash] of Contracts::NewUnit
+        # @return [Unit] with a place row for each named point it has
+        def establish(input)
+          electrical_system(input)
+          in_number_guard do
+            unit = create(input)
+            unit.core_system.places.each { |place| Place.create(unit_id: unit.id, key: place.key, label: place.label) }
+            unit
+          end
+        end
+
+        # Two units with one number: the database decides, the answer is a sentence.
+        def in_number_guard(&block)
+          db.transaction(savepoint: true, &block)
+        rescue Sequel::UniqueConstraintViolation
+          raise Refusals::InvalidInput.new('Another unit has this number', fields: { 'number' => [NUMBER_TAKEN] })
+        end
+
+        # @raise [Wattomneum::InvalidQuantityError] if the batteries do not go together
+        def electrical_system(input)
+          Wattomneum::Systems::ElectricalSystem.new(
+            **input.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere,
+                          :alternator_rating_ampere, :has_isolator, :has_sense)
+          )
+        end
+      end
+
+      # @param batteries [Hash{String => Wattomneum::Batteries::Battery}]
+      # @return [Wattomneum::Systems::ElectricalSystem]
+      def core_system(batteries = {})
+        Wattomneum::Systems::ElectricalSystem.new(
+          system_volt: system_volt, arrangement: arrangement, battery_count: battery_count, batteries: batteries,
+          usual_cranking_current_ampere: usual_cranking_current_ampere, has_isolator: has_isolator,
+          alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense
+        )
+      end
+
+      # @param input [Hash] of Contracts::UnitEdit
+      # @return [Unit]
+      # @raise [Refusals::EditConflict] if somebody saved another version meanwhile
+      def edit(input)
+        self.class.electrical_system(input)
+        refuse_stale!(input[:lock_version])
+        self.class.in_number_guard { update(input.except(:lock_version)) }
+        add_missing_places
+        self
+      rescue Sequel::NoExistingObject
+        refuse_stale!(-1)
+      end
+
+      # @return [Unit]
+      # @raise [Refusals::InvalidInput] while a job is open
+      def retire(at:)
+        if Job.where(unit_id: id, state: %w[open parked]).any?
+          raise Refusals::InvalidInput.new('It has an open job: close or cancel it first', fields: {})
+        end
+
+        update(retired_at: at)
+      end
+
+      # @return [Unit]
+      def bring_back = update(retired_at: nil)
+
+      # @param input [Hash] of Contracts::NewFitting
+      # @return [Unit]
+      def fit_battery(input, at:)
+        unless core_system.positions.include?(input[:position])
+          raise Refusals::InvalidInput.new("This unit has no position #{input[:position]}", fields: { 'position' => ['not on this unit'] })
+        end
+
+        battery = input[:battery_id] ? Battery.with_pk!(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
+        Fitting.place(unit_id: id, battery_id: battery.id, position: input[:position], at: at)
+        self
+      end
+
+      # @return [Unit]
+      # @raise [Refusals::NotFound] if the position is empty
+      def take_off(position, at:)
+        fitting = Fitting.current.first(unit_id: id, position: position)
+        raise Refusals::NotFound, "Position #{position} is empty already" if fitting.nil?
+
+        fitting.end_at(at)
+        self
+      end
+
+      private
+
+      def refuse_stale!(seen_version)
+        return if seen_version == lock_version
+
+        raise Refusals::EditConflict.new('Somebody else changed this unit meanwhile. Look at both and save again',
+                                         details: { theirs: Presenters::UnitLine.call(self.class.with_pk!(id)) })
+      end
+
+      def add_missing_places
+        known = Place.where(unit_id: id).select_map(:key)
+        core_system.places.reject { |place| known.include?(place.key) }
+                   .each { |place| Place.create(unit_id: id, key: place.key, label: place.label) }
+      end
+    end
+  end
+end

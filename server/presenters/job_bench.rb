@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # The job as it is worked on: what is known, what is suspected, what comes next, what is missing to close.
+    class JobBench
+      def self.call(record) = new(record).call
+
+      # @param record [Queries::JobRecord]
+      def initialize(record)
+        @record = record
+        @job = record.job
+        @assessment = record.assessment
+      end
+
+      def call
+        { **intake, unit: unit, next_step: Step.call(@assessment.next_step), tests: tests, readings: readings, ladders: ladders,
+          loops: loops, reads_as: reads_as, repairs: repairs, condemnations: condemnations, disturbances: disturbances,
+          missing_to_close: @assessment.missing_to_close, events: events, elements: elements }
+      end
+
+      private
+
+      def system = @assessment.system
+
+      def intake
+        { id: @job.id, number: @job.number, state: @job.state, family: @job.family, complaint: @job.complaint, seen: @job.seen,
+          lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
+          ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
+          attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
+      end
+
+      def unit
+        UnitLine.call(@record.unit).merge(
+          batteries: @record.batteries.sort.map { |position, battery| { position: position, **Battery.call(battery) } },
+          positions: system.positions
+        )
+      end
+
+      def tests
+        Wattomneum::Readings::Catalogue.for(system).map { |test| TestCard.call(test, system) }
+      end
+
+      def readings
+        @readings ||= @record.readings.map do |row|
+          Reading.call(row, judgement: @assessment.judgements[row.id], taken_as: @record.first_judgements[row.id],
+                            person: @record.names[row.person_id], fate: fate(row))
+        end
+      end
+
+      def fate(row)
+        withdrawn = @record.withdrawals[row.id]
+        return "withdrawn: #{withdrawn.reason}" if withdrawn
+
+        'superseded' if @record.readings.any? { |other| other.supersedes_id == row.id }
+      end
+
+      def ladders
+        @assessment.ladders.map do |ladder|
+          { suspect: ladder.suspect, position: ladder.position, label: ladder.label, complete: ladder.complete?,
+            started: ladder.started?, missing: ladder.missing&.label, rungs: ladder.rungs.map { |rung| rung.to_h.except(:position) } }
+        end
+      end
+
+      # Only what still counts in this round is drawn.
+      def loops
+        counting = readings.select { |reading| reading[:fate].nil? && counts?(reading) }
+        Wattomneum::Systems::Loop.for(system).map { |circuit| Loop.new(circuit, counting).call }
+      end
+
+      def counts?(reading)
+        @assessment.reading(reading[:test_key], position: reading[:position])&.id == reading[:id]
+      end
+
+      def reads_as
+        Wattomneum::Cranking::Table.new(@assessment.circumstances, round: @assessment.round).matches.map(&:reads_as).uniq
+      end
+
+      def repairs
+        @record.repairs.zip(@assessment.proofs).map do |row, proof|
+          { **row.values.slice(:id, :element, :position, :place, :cause, :action, :parts, :minutes, :temporary, :temporary_reason),
+            element_label: Wattomneum::Systems::Places.element(row.element).label, temporary_until: row.temporary_until&.iso8601,
+            made_permanent_at: row.made_permanent_at&.iso8601, made_at: row.made_at.iso8601, person: @record.names[row.person_id],
+            proof: { state: proof.state, owed: proof.owed, before_id: proof.before&.id, after_id: proof.after&.id } }
+        end
+      end
+
+      def condemnations
+        @record.condemnations.map do |row|
+          { id: row.id, element_label: Wattomneum::Systems::Places.element(row.element).label, position: row.position,
+            override_reason: row.override_reason, person: @record.names[row.person_id], at: row.at.iso8601 }
+        end
+      end
+
+      def disturbances
+        @record.disturbances.map { |row| { id: row.id, what: row.what, put_back_at: row.put_back_at&.iso8601 } }
+      end
+
+      def events
+        @record.events.map { |row| { kind: row.kind, reason: row.reason, person: @record.names[row.person_id], at: row.at.iso8601 } }
+      end
+
+      def elements
+        system.elements.map { |element| { key: element.key, label: element.label, system: element.system } }
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A test as the pad needs it: where, how, which units, which conditions, cautions, what answers mean.
+    module TestCard
+      DEFINITIONS = Wattomneum::Evidence::Conditions::DEFINITIONS
+
+      # @param test [Wattomneum::Readings::TestDefinition]
+      # @param system [Wattomneum::Systems::ElectricalSystem]
+      def self.call(test, system)
+        { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
+          positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells,
+          choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
+          state: test.state, states: test.states, state_label: Wattomneum::Readings::Catalogue::STATES.fetch(test.state),
+          instrument: test.instrument, minutes: test.minutes, how: test.how, loop: test.loop,
+          from: label_of(test.from), to: label_of(test.to), answers: test.answers(system),
+          cautions: Wattomneum::Safety::Cautions.fetch_all(test.cautions).map(&:to_h),
+          conditions: conditions(test, system) }
+      end
+
+      def self.label_of(place) = place && Wattomneum::Systems::Places.fetch(place).label
+
+      def self.conditions(test, system)
+        required = test.required_conditions(system)
+        (test.asked_conditions(system) + ['meter_proved'] * (test.quantity == 'voltage' && test.limit.nil? ? 1 : 0)).uniq.map do |key|
+          row = DEFINITIONS.fetch(key)
+          { key: key, label: row['label'], help: row['help'], kind: row['kind'], unit: row['unit'], required: required.include?(key) }
+        end
+      end
+      private_class_method :label_of, :conditions
+    end
+  end
+end

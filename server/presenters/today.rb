@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # Today: a line a unit, sorted by consequence, each with its action.
+    class Today
+      ORDER = %w[down temporary parked battery].freeze
+
+      def self.call(result) = new(result).call
+
+      # @param result [Queries::Today::Result]
+      def initialize(result)
+        @result = result
+      end
+
+      def call
+        lines = job_lines + temporary_lines + battery_lines
+        { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] }, date: @result.now.to_date.iso8601 }
+      end
+
+      private
+
+      def job_lines
+        @result.jobs.map do |job|
+          parked = job.state == 'parked'
+          line(kind: parked ? 'parked' : 'down', verdict: parked ? 'unproven' : 'act', unit: job.unit, rank: job.opened_at.to_i,
+               words: parked ? "Parked, missing: #{job.parked_missing}" : job.complaint, since: job.opened_at.iso8601,
+               action: parked ? 'Take it up again' : 'Go on with the job', path: "/jobs/#{job.id}")
+        end
+      end
+
+      def temporary_lines
+        @result.temporary.map do |repair|
+          overdue = repair.temporary_until < @result.now.to_date
+          line(kind: 'temporary', verdict: overdue ? 'act' : 'watch', unit: repair.job.unit, rank: repair.temporary_until.jd,
+               words: "Temporary: #{Wattomneum::Systems::Places.element(repair.element).label.downcase}, holds until " \
+                      "#{repair.temporary_until.strftime('%-d %b')}#{', overdue' if overdue}",
+               since: repair.made_at.iso8601, action: 'Make it permanent', path: "/jobs/#{repair.job_id}")
+        end
+      end
+
+      def battery_lines
+        @result.batteries.map do |row|
+          { kind: 'battery', verdict: row[:verdict], unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard],
+            words: "Battery #{row[:position]} (#{row[:tag]}): #{row[:snapshot]['summary']}", since: row[:taken_at].iso8601,
+            action: 'Look at the unit', path: "/units/#{row[:unit_id]}", rank: row[:verdict] == 'act' ? 0 : 1 }
+        end
+      end
+
+      def line(unit:, **rest)
+        { unit_id: unit.id, unit: "#{unit.number} #{unit.name}", yard: unit.yard.name, **rest }
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A unit in a list.
+    module UnitLine
+      def self.call(unit)
+        { id: unit.id, number: unit.number, name: unit.name, kind: unit.kind, yard: unit.yard&.name, system: system_words(unit),
+          open_jobs: unit.values.fetch(:open_jobs, 0), retired: !unit.retired_at.nil?,
+          batteries: batteries(unit), lock_version: unit.lock_version }
+      end
+
+      def self.batteries(unit)
+        fittings = unit.associations[:fittings] || []
+        fittings.sort_by(&:position).map { |fitting| { position: fitting.position, tag: fitting.battery.tag } }
+      end
+      private_class_method :batteries
+
+      # @return [String] "12 V, 2 in parallel"
+      def self.system_words(unit)
+        case unit.arrangement
+        when 'single' then "#{unit.system_volt} V single"
+        when 'parallel' then "#{unit.system_volt} V, #{unit.battery_count} in parallel"
+        else "#{unit.system_volt} V series pair"
+        end
+      end
+    end
+  end
+end

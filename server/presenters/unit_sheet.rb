@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A unit's sheet: loops, batteries, open items, timeline.
+    class UnitSheet
+      def self.call(unit) = new(Queries::UnitRecord.new(unit)).call
+
+      # @param record [Queries::UnitRecord]
+      def initialize(record)
+        @record = record
+        @unit = record.unit
+        @system = @unit.core_system
+      end
+
+      def call
+        { **UnitLine.call(@unit), yard_id: @unit.yard_id, positions: @system.positions, **circuit_fields, loops: loops,
+          batteries: batteries, past_batteries: past_batteries, jobs: @record.jobs.map { |job| job_brief(job) },
+          temporary: temporary, timeline: timeline }
+      end
+
+      private
+
+      def circuit_fields
+        @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,
+                           :has_isolator, :has_sense)
+      end
+
+      def loops
+        readings = @record.last_readings.map { |row| reading(row) }
+        Wattomneum::Systems::Loop.for(@system).map { |circuit| Loop.new(circuit, readings).call }
+      end
+
+      def reading(row)
+        Reading.call(row).merge(verdict: @record.judgements[row.id]&.verdict, job_id: row.job_id,
+                                summary: @record.judgements[row.id]&.snapshot&.fetch('summary', nil))
+      end
+
+      def batteries
+        current = @record.fittings.select { |fitting| fitting.during.end.nil? }
+        @system.positions.map do |position|
+          fitting = current.find { |one| one.position == position }
+          { position: position, fitted_at: fitting&.during&.begin&.iso8601, battery: fitting && Battery.call(fitting.battery),
+            last: fitting ? last_battery_readings(fitting.battery) : [], outlook: fitting && outlook(fitting.battery) }
+        end
+      end
+
+      def last_battery_readings(battery)
+        @record.last_readings.select { |row| row.battery_id == battery.id }.map do |row|
+          reading(row).slice(:id, :short, :spoken, :verdict, :taken_at, :summary)
+        end
+      end
+
+      # When health will cross the limit, or why nobody can say yet.
+      def outlook(battery)
+        tests = @record.battery_tests.fetch(battery.id, [])
+        points = tests.map do |row|
+          health = Wattomneum::Batteries::Health.percent(measured_ampere: row.value, rated_ampere: battery.rating_ampere)
+          Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400, health_percent: health, counts: true)
+        end
+        forecast = Wattomneum::Batteries::ReplacementForecast.new(points)
+        { points: points.map { |point| { day: Time.at(point.day * 86_400).utc.to_date.iso8601, health_percent: point.health_percent.round(1) } },
+          missing: forecast.missing, crosses_on: day(forecast.crossing_day) }
+      end
+
+      def day(number) = number && Time.at(number * 86_400).utc.to_date.iso8601
+
+      def past_batteries
+        @record.fittings.reject { |fitting| fitting.during.end.nil? }.map do |fitting|
+          { position: fitting.position, tag: fitting.battery.tag, from: fitting.during.begin.iso8601, to: fitting.during.end.iso8601 }
+        end
+      end
+
+      def job_brief(job)
+        { id: job.id, number: job.number, state: job.state, complaint: job.complaint, opened_at: job.opened_at.iso8601,
+          parked_missing: job.parked_missing }
+      end
+
+      def temporary
+        @record.temporary_repairs.map do |repair|
+          { job_id: repair.job_id, element_label: Wattomneum::Systems::Places.element(repair.element).label,
+            temporary_until: repair.temporary_until.iso8601, reason: repair.temporary_reason }
+        end
+      end
+
+      def timeline
+        (reading_entries + job_entries + repair_entries).sort_by { |entry| entry[:at] }.reverse
+      end
+
+      def reading_entries
+        @record.recent_readings.map do |row|
+          shown = reading(row)
+          { kind: 'reading', at: shown[:taken_at], words: [shown[:label], row.position && "battery #{row.position}"].compact.join(', '),
+            spoken: shown[:spoken], verdict: shown[:verdict], summary: shown[:summary], job_id: row.job_id, detail: shown[:condition_line] }
+        end
+      end
+
+      def job_entries
+        @record.jobs.map { |job| entry('job', job.opened_at, "Job #{job.number}: #{job.complaint}", job.id) }
+      end
+
+      def repair_entries
+        @record.recent_repairs.map do |row|
+          label = Wattomneum::Systems::Places.element(row.element).label
+          entry('repair', row.made_at, "#{label} #{row.action}, #{row.cause.tr('_', ' ')}", row.job_id)
+        end
+      end
+
+      def entry(kind, time, words, job_id)
+        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, detail: nil }
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # Units by number or name, jobs by number, batteries by tag: best first.
+    class Find
+      MOST = 8
+
+      # @param text [String]
+      def initialize(text)
+        @text = text.strip[0, 60]
+      end
+
+      # @return [Array<Hash>] kind, id, label, detail
+      def call
+        return [] if @text.empty?
+
+        (units + jobs + batteries).first(MOST)
+      end
+
+      private
+
+      def pattern = "%#{DB.dataset.escape_like(@text)}%"
+      def start = "#{DB.dataset.escape_like(@text)}%"
+
+      def units
+        Models::Unit.standing(false).where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern)).eager(:yard)
+                    .order(Sequel.case([[Sequel.ilike(:number, @text), 0], [Sequel.ilike(:number, start), 1]], 2), :number)
+                    .limit(MOST).all
+                    .map { |unit| { kind: 'unit', id: unit.id, label: "#{unit.number} #{unit.name}", detail: unit.yard.name } }
+      end
+
+      def jobs
+        number = @text.delete_prefix('#')
+        return [] unless number.match?(/\A\d{1,9}\z/)
+
+        Models::Job.where(number: number.to_i).eager(:unit).all
+                   .map { |job| { kind: 'job', id: job.id, label: "Job #{job.number}, #{job.unit.number}", detail: job.complaint[0, 80] } }
+      end
+
+      def batteries
+        Models::Fitting.current.where(battery: Models::Battery.where(Sequel.ilike(:tag, pattern))).eager(:battery, :unit).limit(MOST).all
+                       .map do |fitting|
+          { kind: 'unit', id: fitting.unit.id, label: "Battery #{fitting.battery.tag}",
+            detail: "#{fitting.position} in #{fitting.unit.number} #{fitting.unit.name}" }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Server
+  # Reports over several tables.
+  module Queries
+    # Everything that belongs to one job, read once, and what core makes of it.
+    #
+    # SQL: one select by job_id each for reading (with battery), withdrawal, judgement, repair, disturbance, condemnation,
+    # attempt, job_event; unit with yard; fittings at the time the job ended or now; names of the people in it.
+    class JobRecord
+      attr_reader :job
+
+      # @param job [Models::Job]
+      def initialize(job)
+        @job = job
+      end
+
+      def unit = @unit ||= Models::Unit.where(id: job.unit_id).eager(:yard).first
+      def attempts = @attempts ||= Models::Attempt.where(job_id: job.id).order(:what).all
+      def events = @events ||= Models::JobEvent.where(job_id: job.id).order(:at).all
+      def repairs = @repairs ||= Models::Repair.where(job_id: job.id).order(:made_at).all
+      def disturbances = @disturbances ||= Models::Disturbance.where(job_id: job.id).order(:noted_at).all
+      def condemnations = @condemnations ||= Models::Condemnation.where(job_id: job.id).order(:at).all
+
+      # @return [Array<Models::Reading>] all, superseded and withdrawn ones too, in the order they were taken
+      def readings
+        @readings ||= Models::Reading.where(job_id: job.id).eager(:battery).order(:taken_at, :received_at).all
+      end
+
+      # @return [Hash{String => Models::Withdrawal}] by reading id
+      def withdrawals
+        @withdrawals ||= Models::Withdrawal.where(reading_id: readings.map(&:id)).as_hash(:reading_id)
+      end
+
+      # @return [Hash{String => Models::Judgement}] the judgement made when each reading was taken
+      def first_judgements
+        @first_judgements ||= Models::Judgement.where(reading_id: readings.map(&:id), occasion: 'taken').as_hash(:reading_id)
+      end
+
+      # @return [Hash{Integer => String}] names by account id
+      def names
+        @names ||= Models::Account.where(id: people_ids).select_hash(:id, :name)
+      end
+
+      # @return [Array<Models::Reading>] neither superseded nor withdrawn
+      def standing
+        gone = readings.filter_map(&:supersedes_id) + withdrawals.keys
+        readings.reject { |reading| gone.include?(reading.id) }
+      end
+
+      # @return [Hash{String => Models::Battery}] by position
+      def batteries
+        @batteries ||= Models::Fitting.where(unit_id: job.unit_id).where(fitted_at(job.ended_at || Time.now.utc))
+                                      .eager(:battery).all.to_h { |fitting| [fitting.position, fitting.battery] }
+      end
+
+      # @return [Wattomneum::Faults::Assessment]
+      def assessment
+        @assessment ||= Wattomneum::Faults::Assessment.new(
+          system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
+          repairs: repairs.map(&:to_core), family: job.family, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+        )
+      end
+
+      private
+
+      def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))
+
+      def people_ids
+        [job.opened_by_id, *events.map(&:person_id), *readings.map(&:person_id), *repairs.map(&:person_id),
+         *condemnations.map(&:person_id)].uniq
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Server
+  # Reasons to refuse a request, each told apart by whoever called.
+  module Refusals
+    # Base: a message for people, and fields named as in the request.
+    class Refusal < StandardError
+      attr_reader :fields, :details
+
+      def initialize(message, fields: {}, details: {})
+        super(message)
+        @fields = fields
+        @details = details
+      end
+    end
+
+    # Nobody is signed in, or the session has run out.
+    class NotSignedIn < Refusal
+      def initialize = super('You are signed out. What you typed is kept: sign in and go on')
+    end
+
+    # The role does not allow the action.
+    class NotAllowed < Refusal; end
+
+    # No such row, or not one this person may see.
+    class NotFound < Refusal; end
+
+    # Somebody else changed the row; details hold both versions.
+    class EditConflict < Refusal; end
+
+    # A request id came back with another body.
+    class RequestConflict < Refusal; end
+
+    # Shape, type or presence is wrong; one sentence a field.
+    class InvalidInput < Refusal; end
+
+    # The value is possible but odd: the reader is asked before it is judged. details hold the options.
+    class Question < Refusal; end
+
+    # The request is not JSON, or not an object.
+    class BadRequest < Refusal; end
+  end
+end

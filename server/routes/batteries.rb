@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Batteries as individuals: those on the shelf, and corrections to what is known of one.
+    class Batteries < Base
+      get '/api/batteries/loose' do
+        allow!(:read)
+        json(batteries: Models::Battery.loose.order(:tag).all.map { |battery| Presenters::Battery.call(battery) })
+      end
+
+      patch '/api/batteries/:id' do
+        allow!(:edit_batteries)
+        once do
+          battery = find!(Models::Battery.dataset, id_param, 'battery').correct(contract!(Contracts::BatteryEdit))
+          Workers::JudgeAgain.enqueue(battery.id)
+          [200, Presenters::Battery.call(battery)]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Jobs: open, work, park, close, reopen, cancel, export.
+    class Jobs < Base
+      get '/api/jobs' do
+        allow!(:read)
+        json(jobs: Models::Job.listed(params['state']).map { |row| Presenters::JobLine.call(row) })
+      end
+
+      post '/api/jobs' do
+        allow!(:report_fault)
+        once { [201, bench(Models::Job.open(contract!(Contracts::NewJob), by: person))] }
+      end
+
+      get '/api/jobs/:id' do
+        allow!(:read)
+        json(bench(job))
+      end
+
+      patch '/api/jobs/:id' do
+        allow!(:work_on_job)
+        once { [200, bench(job.edit(contract!(Contracts::JobEdit)))] }
+      end
+
+      get '/api/jobs/:id/export' do
+        allow!(:read)
+        found = job
+        attachment "job-#{found.number}.json"
+        JSON.pretty_generate(Presenters::JobExport.call(Queries::JobRecord.new(found)))
+      end
+
+      post '/api/jobs/:id/attempts' do
+        allow!(:work_on_job)
+        once { [201, bench(job.note_attempt(contract!(Contracts::Attempt)))] }
+      end
+
+      post '/api/jobs/:id/close' do
+        allow!(:work_on_job)
+        once { [200, bench(job.close(contract!(Contracts::Ending), by: person))] }
+      end
+
+      post '/api/jobs/:id/park' do
+        allow!(:work_on_job)
+        once { [200, bench(job.park(contract!(Contracts::Ending), by: person))] }
+      end
+
+      post '/api/jobs/:id/reopen' do
+        allow!(:work_on_job)
+        once { [200, bench(job.reopen(contract!(Contracts::Ending), by: person))] }
+      end
+
+      post '/api/jobs/:id/cancel' do
+        allow!(:work_on_job)
+        once { [200, bench(job.cancel(contract!(Contracts::Ending), by: person))] }
+      end
+
+      private
+
+      def job = find!(Models::Job.dataset, id_param, 'job')
+      def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
+    end
+  end
+end

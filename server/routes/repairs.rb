@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Repairs, what was disturbed to get there, and parts condemned from the top of their ladder.
+    class Repairs < Base
+      post '/api/jobs/:id/repairs' do
+        allow!(:work_on_job)
+        once { [201, bench(job.record_repair(contract!(Contracts::NewRepair), by: person))] }
+      end
+
+      post '/api/jobs/:id/disturbances' do
+        allow!(:work_on_job)
+        once { [201, bench(job.note_disturbance(contract!(Contracts::NewDisturbance)))] }
+      end
+
+      post '/api/disturbances/:id/put-back' do
+        allow!(:work_on_job)
+        once do
+          row = find!(Models::Disturbance.dataset, id_param, 'entry')
+          [200, bench(find!(Models::Job.dataset, row.put_back(by: person, at: Time.now.utc).job_id, 'job'))]
+        end
+      end
+
+      post '/api/jobs/:id/condemnations' do
+        allow!(:work_on_job)
+        input = contract!(Contracts::NewCondemnation)
+        allow!(:override_ladder) if input[:override_reason]
+        once { [201, bench(job.condemn(input, by: person))] }
+      end
+
+      post '/api/repairs/:id/make-permanent' do
+        allow!(:work_on_job)
+        once do
+          row = find!(Models::Repair.dataset, id_param, 'repair').make_permanent(at: Time.now.utc)
+          [200, bench(find!(Models::Job.dataset, row.job_id, 'job'))]
+        end
+      end
+
+      private
+
+      def job = find!(Models::Job.dataset, id_param, 'job')
+      def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
+    end
+  end
+end

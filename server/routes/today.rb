@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # What is down, what is parked, what is temporary: a line a unit, by consequence.
+    class Today < Base
+      get '/api/today' do
+        allow!(:read)
+        json(Presenters::Today.call(Queries::Today.new(now: Time.now.utc).call))
+      end
+    end
+  end
+end

@@ -1,0 +1,4 @@
+# frozen_string_literal: true
+
+# Loaded by the queue's own command: bundle exec que server/worker.rb
+require_relative 'boot'

@@ -33,7 +33,7 @@ module Server
 
   loader = Zeitwerk::Loader.new
   loader.push_dir(__dir__, namespace: Server)
-  loader.ignore("#{__dir__}/db", "#{__dir__}/spec", "#{__dir__}/boot.rb", "#{__dir__}/config.rb")
+  loader.ignore(*%w[db spec boot.rb config.rb puma.rb worker.rb].map { |name| File.join(__dir__, name) })
   loader.setup
   loader.eager_load unless CONFIG.test?
 rescue ArgumentError => e

@@ -18,4 +18,4 @@ step() {
 # stale NAME DIGEST: true when the step has to run again.
 stale() { [ "$(cat "$root/var/stamps/$1" 2>/dev/null)" != "$2" ]; }
 stamp() { mkdir -p "$root/var/stamps"; printf '%s' "$2" >"$root/var/stamps/$1"; }
-digest_of() { find "$@" -type f -print0 | LC_ALL=C sort -z | xargs -0 cat | sha256sum | cut -d' ' -f1; }
+digest_of() { find "$@" -type f ! -name schema.d.ts -print0 | LC_ALL=C sort -z | xargs -0 cat | sha256sum | cut -d' ' -f1; }

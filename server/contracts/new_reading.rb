@@ -16,6 +16,7 @@ module Server
         optional(:instrument).value(:string, included_in?: CATALOGUE::INSTRUMENTS)
         optional(:conditions).value(:hash)
         optional(:taken_at).value(:time)
+        optional(:acknowledged).array(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
       end
 
       json(FIELDS) do

@@ -27,7 +27,8 @@ module Server
         { unit_id: @unit.id, battery_id: battery_id, from_place_id: place_id(@test.from), to_place_id: place_id(@test.to),
           test_key: @test.key, quantity: @test.quantity, position: @position, state: @input[:state] || @test.state,
           instrument: @input[:instrument] || @test.instrument, taken_at: taken_at,
-          conditions: Sequel.pg_jsonb(conditions.to_h), **what_was_read }
+          conditions: Sequel.pg_jsonb(conditions.to_h), acknowledged: Sequel.pg_array(@input.fetch(:acknowledged, []), :text),
+          **what_was_read }
       end
 
       private

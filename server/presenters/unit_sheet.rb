@@ -60,7 +60,7 @@ module Server
         end
         forecast = Wattomneum::Batteries::ReplacementForecast.new(points)
         { points: points.map { |point| { day: Time.at(point.day * 86_400).utc.to_date.iso8601, health_percent: point.health_percent.round(1) } },
-          missing: forecast.missing, crosses_on: day(forecast.crossing_day) }
+          limit_percent: forecast.limit_percent, missing: forecast.missing, crosses_on: day(forecast.crossing_day) }
       end
 
       def day(number) = number && Time.at(number * 86_400).utc.to_date.iso8601

@@ -37,7 +37,8 @@ module Server
                  .join(:battery, id: Sequel[:reading][:battery_id])
                  .join(:unit, id: Sequel[:fitting][:unit_id])
                  .join(:yard, id: Sequel[:unit][:yard_id])
-                 .where(Sequel.function(:upper_inf, Sequel[:fitting][:during]), Sequel[:unit][:retired_at] => nil,
+                 .where(Sequel.function(:upper_inf, Sequel[:fitting][:during]))
+                 .where(Sequel[:unit][:retired_at] => nil,
                         Sequel[:reading][:test_key] => 'battery_test')
                  .exclude(Sequel[:judgement][:verdict] => 'unproven')
                  .distinct(Sequel[:reading][:battery_id])

@@ -24,6 +24,7 @@ Sequel.migration do
       String :state, null: false
       String :instrument, null: false
       column :conditions, :jsonb, null: false, default: Sequel.lit("'{}'::jsonb")
+      column :acknowledged, 'text[]', null: false, default: Sequel.lit("'{}'::text[]")
       Integer :repairs_before, null: false, default: 0
       Time :taken_at, null: false
       Time :received_at, null: false, default: Sequel::CURRENT_TIMESTAMP

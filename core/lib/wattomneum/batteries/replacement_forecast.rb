@@ -6,8 +6,13 @@ module Wattomneum
     class ReplacementForecast
       LEAST_READINGS = 3
       LEAST_DAYS = 60
+      # Farther off than this is no forecast (ours).
+      HORIZON_DAYS = 5 * 365
       # One health value: day number, percent, and whether it was taken by the usual method at 75 % charge or more.
       Point = Struct.new(:day, :health_percent, :counts, keyword_init: true)
+
+      # @return [Float] health under which a battery is replaced
+      attr_reader :limit_percent
 
       # Source: Theil-Sen line with its 90 % interval; least span common practice.
       #
@@ -26,7 +31,8 @@ module Wattomneum
         "#{LEAST_DAYS} days are needed, the readings span #{span.round}" if span < LEAST_DAYS
       end
 
-      # @return [Float, nil] day number at which the line crosses the limit; nil when there is no forecast or no decline
+      # @return [Float, nil] day number at which the line crosses the limit; nil when there is no forecast, no decline, or it is more than
+      #   five years off
       def crossing_day
         day_at(line&.slope)
       end
@@ -49,7 +55,8 @@ module Wattomneum
         days = @points.map(&:day)
         middle = days.sum / days.size.to_f
         health = line.intercept + (line.slope * middle)
-        middle + ((@limit_percent - health) / slope)
+        days_left = (@limit_percent - health) / slope
+        middle + days_left if middle + days_left < days.max + HORIZON_DAYS
       end
     end
   end

@@ -1,0 +1,101 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useCallback, useState, type ReactNode } from 'react'
+import { NavLink, useNavigate } from 'react-router'
+import { FindBox } from '../features/find'
+import { signOut } from '../features/sign-in'
+import type { Person } from '../shared/api/types'
+import { Button } from '../shared/ui/Button'
+import { Sheet } from '../shared/ui/Sheet'
+import { useKey } from '../shared/ui/useKey'
+import { KeyList } from './KeyList'
+import { switchTheme } from './theme'
+
+const WORDS = [
+  { to: '/', label: 'Today' },
+  { to: '/units', label: 'Units' },
+  { to: '/jobs', label: 'Jobs' },
+]
+
+const wordLook = ({ isActive }: { isActive: boolean }) =>
+  `flex min-h-12 items-center px-4 text-lead no-underline desk:px-0 ${isActive ? 'font-bold underline! decoration-copper decoration-4 underline-offset-8' : ''}`
+
+/** A narrow rail with the words of the work on a laptop, a bar at the bottom on a phone; find box on top. */
+export function Frame({ person, children }: { person: Person; children: ReactNode }) {
+  const [keys, setKeys] = useState(false)
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  useKey(
+    '?',
+    useCallback(() => {
+      setKeys(true)
+    }, []),
+  )
+  useKey(
+    't',
+    useCallback(() => void navigate('/'), [navigate]),
+  )
+  const leave = async () => {
+    await signOut()
+    client.clear()
+    window.location.assign('/')
+  }
+  return (
+    <div className="mx-auto min-h-dvh max-w-[88rem] desk:grid desk:grid-cols-[9rem_1fr]">
+      <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-ground focus:p-3">
+        To the work
+      </a>
+      <nav
+        aria-label="Words of the work"
+        className="rule-above fixed inset-x-0 bottom-0 z-10 flex justify-around bg-ground desk:sticky desk:top-0 desk:h-dvh desk:flex-col desk:justify-start desk:gap-1 desk:border-t-0 desk:border-r desk:border-hair desk:px-5 desk:py-6"
+      >
+        <p className="hidden pb-6 font-label text-lead font-bold desk:block">Wattomneum</p>
+        {WORDS.map((word) => (
+          <NavLink key={word.to} to={word.to} end={word.to === '/'} className={wordLook}>
+            {word.label}
+          </NavLink>
+        ))}
+        <span className="hidden flex-1 desk:block" />
+        <div className="hidden flex-col items-start desk:flex">
+          <Button look="quiet" onClick={switchTheme}>
+            Yard or cab
+          </Button>
+          <Button
+            look="quiet"
+
+            onClick={() => {
+              setKeys(true)
+            }}
+          >
+            Keys ?
+          </Button>
+          <p className="pt-2 text-quiet">
+            {person.name}, {person.role}
+          </p>
+          <Button look="quiet" onClick={() => void leave()}>
+            Sign out
+          </Button>
+        </div>
+      </nav>
+      <div className="min-w-0 px-4 pb-24 desk:px-10 desk:pb-10">
+        <header className="flex items-center gap-4 py-4 desk:justify-end">
+          <div className="w-full desk:max-w-md">
+            <FindBox />
+          </div>
+          <Button look="quiet" className="desk:hidden" onClick={switchTheme}>
+            Light
+          </Button>
+        </header>
+        <main id="work">{children}</main>
+      </div>
+      <Sheet
+        title="Keys"
+        open={keys}
+        onClose={() => {
+          setKeys(false)
+        }}
+      >
+        <KeyList />
+      </Sheet>
+    </div>
+  )
+}

@@ -1,0 +1,125 @@
+import { useId } from 'react'
+import type { Condition } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+
+type Said = Record<string, string>
+
+function YesNo({
+  condition,
+  answer,
+  onAnswer,
+}: {
+  condition: Condition
+  answer: string
+  onAnswer: (next: string) => void
+}) {
+  const id = useId()
+  return (
+    <div role="group" aria-labelledby={id} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <span id={id} className="min-w-0 flex-1" title={condition.help}>
+        {condition.label}
+        {condition.required && <span className="text-quiet"> needed</span>}
+      </span>
+      <span className="flex">
+        {['yes', 'no'].map((word) => (
+          <button
+            key={word}
+            type="button"
+            aria-pressed={answer === word}
+            className={`-ml-px min-h-12 min-w-16 border border-quiet font-bold ${answer === word ? 'bg-ink text-ground' : ''}`}
+            onClick={() => {
+              onAnswer(answer === word ? '' : word)
+            }}
+          >
+            {word}
+          </button>
+        ))}
+      </span>
+    </div>
+  )
+}
+
+function Figure({
+  condition,
+  answer,
+  onAnswer,
+}: {
+  condition: Condition
+  answer: string
+  onAnswer: (next: string) => void
+}) {
+  const id = useId()
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <label htmlFor={id} className="min-w-0 flex-1 font-figure" title={condition.help}>
+        {condition.label}
+        {condition.required && <span className="text-quiet"> needed</span>}
+      </label>
+      <span className="flex w-32 items-center gap-2">
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          value={answer}
+          onChange={(event) => {
+            onAnswer(event.target.value)
+          }}
+        />
+        <span className="w-10 flex-none">{condition.unit}</span>
+      </span>
+    </div>
+  )
+}
+
+/** The conditions a reading needs: each yes, no, or not said. Nothing is taken as yes. */
+export function Conditions({
+  conditions,
+  said,
+  onSaid,
+}: {
+  conditions: Condition[]
+  said: Said
+  onSaid: (next: Said) => void
+}) {
+  if (conditions.length === 0) return null
+
+  const answer = (key: string, value: string) => {
+    onSaid({ ...said, [key]: value })
+  }
+  const required = conditions.filter((condition) => condition.required && condition.kind === 'yes_no')
+  return (
+    <fieldset className="flex flex-col gap-3">
+      <legend className="pb-2 font-bold">Conditions</legend>
+      {required.length > 1 && (
+        <Button
+          onClick={() => {
+            onSaid({ ...said, ...Object.fromEntries(required.map((condition) => [condition.key, 'yes'])) })
+          }}
+        >
+          All that is needed holds
+        </Button>
+      )}
+      {conditions.map((condition) =>
+        condition.kind === 'yes_no' ? (
+          <YesNo
+            key={condition.key}
+            condition={condition}
+            answer={said[condition.key] ?? ''}
+            onAnswer={(value) => {
+              answer(condition.key, value)
+            }}
+          />
+        ) : (
+          <Figure
+            key={condition.key}
+            condition={condition}
+            answer={said[condition.key] ?? ''}
+            onAnswer={(value) => {
+              answer(condition.key, value)
+            }}
+          />
+        ),
+      )}
+    </fieldset>
+  )
+}

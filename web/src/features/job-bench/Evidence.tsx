@@ -1,0 +1,135 @@
+import { useId, useState } from 'react'
+import type { JobBench, Reading } from '../../shared/api/types'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { spokenTime } from '../../shared/quantities/when'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { WeightTicks } from '../../shared/ui/WeightTicks'
+import { useWithdrawReading } from './api'
+import { Why } from './Why'
+
+function Withdraw({ jobId, reading }: { jobId: string; reading: Reading }) {
+  const [reason, setReason] = useState('')
+  const [requestId, renew] = useRequestId()
+  const withdraw = useWithdrawReading(jobId)
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        withdraw.mutate({ requestId, readingId: reading.id, reason }, { onError: renew })
+      }}
+    >
+      <label className="min-w-48 flex-1">
+        Why it does not count
+        <input
+          value={reason}
+          onChange={(event) => {
+            setReason(event.target.value)
+          }}
+        />
+      </label>
+      <Button type="submit" disabled={withdraw.isPending}>
+        Withdraw it
+      </Button>
+      <ErrorNote error={withdraw.error} />
+    </form>
+  )
+}
+
+function Row({
+  job,
+  reading,
+  onCorrect,
+}: {
+  job: JobBench
+  reading: Reading
+  onCorrect: ((reading: Reading) => void) | undefined
+}) {
+  const [open, setOpen] = useState(false)
+  const id = useId()
+  const judged = reading.judged
+  const gone = reading.fate !== null
+  return (
+    <li className={`rule-below grid grid-cols-[1.5rem_1fr] gap-x-3 py-3 ${gone ? 'text-quiet' : ''}`}>
+      <span className="pt-1.5">{judged && <VerdictMark verdict={judged.verdict} word={false} />}</span>
+      <div>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <span className={`text-reading leading-tight font-semibold ${gone ? 'line-through' : ''}`}>
+            {reading.spoken}
+          </span>
+          <span className="font-label font-medium">
+            {reading.short}
+            {reading.position && ` ${reading.position}`}
+          </span>
+        </div>
+        <p className="text-quiet">
+          {reading.condition_line}, {spokenTime(reading.taken_at)}
+        </p>
+        {gone && <p className="font-semibold">{reading.fate}</p>}
+        {judged && (
+          <>
+            <p>
+              <strong className="font-semibold">{judged.verdict}</strong>
+              {judged.validity !== 'valid' && ` (${judged.validity})`}: {judged.summary}
+            </p>
+            {judged.instead && <p className="font-semibold">{judged.instead}.</p>}
+            <div className="flex items-center justify-between gap-4">
+              <WeightTicks weight={judged.weight} />
+              <Button
+                look="quiet"
+                className="min-w-12 justify-end desk:min-h-8"
+                aria-expanded={open}
+                aria-controls={id}
+                aria-label={`Why ${reading.short} ${reading.spoken} is ${judged.verdict}`}
+                onClick={() => {
+                  setOpen(!open)
+                }}
+              >
+                {open ? 'less' : 'why'}
+              </Button>
+            </div>
+          </>
+        )}
+        {open && (
+          <div id={id}>
+            <Why reading={reading} />
+            {onCorrect && !gone && (
+              <div className="flex flex-col gap-3 pt-2">
+                <Button
+                  className="self-start"
+                  onClick={() => {
+                    onCorrect(reading)
+                  }}
+                >
+                  Correct it
+                </Button>
+                <Withdraw jobId={job.id} reading={reading} />
+              </div>
+            )}
+          </div>
+        )}
+      </div>
+    </li>
+  )
+}
+
+/** What is known, newest first; the marks in the gutter read downwards. */
+export function Evidence({ job, onCorrect }: { job: JobBench; onCorrect: ((reading: Reading) => void) | undefined }) {
+  return (
+    <section aria-labelledby="evidence">
+      <h2 id="evidence" className="rule-below pb-1 text-lead">
+        What we know <span className="text-quiet">{job.readings.length}</span>
+      </h2>
+      {job.readings.length === 0 && (
+        <p className="py-4">No reading yet. The next step says which one comes first, and why.</p>
+      )}
+      <ol>
+        {[...job.readings].reverse().map((reading) => (
+          <Row key={reading.id} job={job} reading={reading} onCorrect={onCorrect} />
+        ))}
+      </ol>
+    </section>
+  )
+}

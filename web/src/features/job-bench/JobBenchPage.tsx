@@ -1,0 +1,136 @@
+import { useQuery } from '@tanstack/react-query'
+import { useCallback } from 'react'
+import { Link, useParams } from 'react-router'
+import type { JobBench } from '../../shared/api/types'
+import { LoopDrawing } from '../../shared/loop/LoopDrawing'
+import { useMay } from '../../shared/session/session'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Sheet } from '../../shared/ui/Sheet'
+import { useKey } from '../../shared/ui/useKey'
+import { Waiting } from '../../shared/ui/Waiting'
+import { bench } from './api'
+import { Disturbed } from './Disturbed'
+import { EndJob } from './EndJob'
+import { Evidence } from './Evidence'
+import { Intake } from './Intake'
+import { Ladders } from './Ladders'
+import { NextCard } from './NextCard'
+import { ReadingPad } from './ReadingPad'
+import { RepairForm } from './RepairForm'
+import { Repairs } from './Repairs'
+import { TestPicker } from './TestPicker'
+import { useBenchActions } from './useBenchActions'
+
+function Spoken({ job }: { job: JobBench }) {
+  const last = job.readings.at(-1)
+  return (
+    <p role="status" className="sr-only">
+      {last?.judged &&
+        `${last.short} ${last.spoken}: ${last.judged.verdict}. ${last.judged.summary}. Next: ${job.next_step.title}`}
+    </p>
+  )
+}
+
+function Bench({ job }: { job: JobBench }) {
+  const may = useMay()
+  const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job)
+  const open = job.state === 'open'
+  const mayMeasure = may('take_reading') && open
+  const mayWork = may('work_on_job')
+  const loop = job.loops.find((one) => one.key === (job.family === 'starting' ? 'start' : 'charge'))
+  const stepTest = job.tests.find((test) => test.key === job.next_step.test_key)
+  const padTest = pad && job.tests.find((test) => test.key === pad.testKey)
+  useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
+  useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
+
+  return (
+    <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
+      <div className="flex min-w-0 flex-col gap-6">
+        <Intake job={job} />
+        {open && (
+          <div>
+            <NextCard job={job} test={stepTest} mayWork={mayMeasure} attention={attention} onDo={doNext} />
+            {pad && padTest && mayMeasure && (
+              <ReadingPad
+                key={`${pad.testKey}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}
+                job={job}
+                test={padTest}
+                target={pad}
+                onSaved={saved}
+                onClose={saved}
+              />
+            )}
+          </div>
+        )}
+        <ErrorNote error={error} />
+        {mayMeasure && !pad && <TestPicker job={job} onPick={setPad} />}
+        {loop && <LoopDrawing loop={loop} />}
+        <Ladders job={job} mayOverride={may('override_ladder') && open} />
+      </div>
+      <div className="flex min-w-0 flex-col gap-8">
+        <Evidence
+          job={job}
+          onCorrect={
+            mayMeasure
+              ? (reading) => {
+                  setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
+                }
+              : undefined
+          }
+        />
+        <Repairs
+          job={job}
+          mayWork={mayWork}
+          onRecord={() => {
+            setRepairing(true)
+          }}
+        />
+        <Disturbed job={job} mayWork={mayWork && open} />
+        {mayWork && <EndJob job={job} />}
+      </div>
+      <Sheet
+        title="Record a repair"
+        open={repairing}
+        onClose={() => {
+          setRepairing(false)
+        }}
+      >
+        <RepairForm
+          job={job}
+          onDone={() => {
+            setRepairing(false)
+            saved()
+          }}
+        />
+      </Sheet>
+      <Spoken job={job} />
+    </div>
+  )
+}
+
+/** The job: complaint, next step, pad, loop and ladders on one side; evidence, repairs and the end of it on the other. */
+export function JobBenchPage() {
+  const { id = '' } = useParams()
+  const { data: job, error, isPending } = useQuery(bench(id))
+  if (isPending) return <Waiting what="the job" />
+  if (!job) return <ErrorNote error={error} />
+
+  return (
+    <div className="flex flex-col gap-5">
+      <header className="rule-below flex flex-wrap items-end justify-between gap-x-6 pb-3">
+        <h1 className="text-display leading-tight">
+          <Link to={`/units/${job.unit.id}`}>{job.unit.number}</Link>{' '}
+          <span className="font-medium">{job.unit.name}</span>
+        </h1>
+        <p className="text-quiet">
+          Job {job.number}, {job.state}. {job.unit.yard}, {job.unit.system},{' '}
+          {job.unit.batteries
+            .map((battery) => `${battery.position} ${battery.rating_ampere} A ${battery.rating_standard}`)
+            .join(', ')}
+        </p>
+        <ErrorNote error={error} />
+      </header>
+      <Bench job={job} />
+    </div>
+  )
+}

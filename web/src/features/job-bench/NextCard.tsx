@@ -1,0 +1,79 @@
+import { useRef, useEffect } from 'react'
+import type { JobBench, Step, TestCard } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+
+const DO: Record<Step['kind'], string> = {
+  measure: 'Take the reading',
+  charge: 'Charged and rested: read it again',
+  condemn: 'Condemn it and record the repair',
+  repair: 'Record the repair',
+  prove: 'Take the proving reading',
+  repeat: 'Read it again',
+  put_back: 'See what is still off',
+  close: 'Close the job',
+  watch: 'Park it with what is known',
+}
+
+/** The one filled surface: the next thing to do, its minutes, its caution, and what each answer would mean. */
+export function NextCard({
+  job,
+  test,
+  mayWork,
+  attention,
+  onDo,
+}: {
+  job: JobBench
+  test: TestCard | undefined
+  mayWork: boolean
+  attention: number
+  onDo: () => void
+}) {
+  const step = job.next_step
+  const button = useRef<HTMLButtonElement>(null)
+  // After a save the keyboard goes on with the next step.
+  useEffect(() => {
+    if (attention > 0) button.current?.focus()
+  }, [attention])
+  const cautions = test?.cautions ?? []
+  const mustSee = cautions.some((caution) => caution.acknowledge)
+  const measures = ['measure', 'prove', 'repeat'].includes(step.kind)
+  return (
+    <section
+      aria-labelledby="next"
+      className="bg-copper p-5 text-on-copper"
+      data-step={step.kind}
+      data-test={step.test_key ?? ''}
+      data-position={step.position ?? ''}
+      data-element={step.element ?? ''}
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h2 id="next" className="text-reading leading-tight">
+          {step.title}
+        </h2>
+        {step.minutes > 0 && <span className="font-label font-bold">{step.minutes} min</span>}
+      </div>
+      <p className="pt-1">{step.why}.</p>
+      {measures &&
+        cautions.map((caution) => (
+          <p key={caution.id} className="pt-2 font-semibold">
+            {caution.text}
+          </p>
+        ))}
+      {measures && test && test.answers.length > 0 && (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
+          {test.answers.map((answer) => (
+            <div key={answer.when} className="contents">
+              <dt className="font-label font-bold">{answer.when}</dt>
+              <dd>{answer.means}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {mayWork && (
+        <Button ref={button} look="filled" className="mt-4 w-full desk:w-auto" onClick={onDo}>
+          {measures && mustSee ? `Seen and done. ${DO[step.kind]}` : DO[step.kind]}
+        </Button>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,172 @@
+import { useState } from 'react'
+import type { JobBench, TestCard } from '../../shared/api/types'
+import { useDraft } from '../../shared/drafts/useDraft'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { Conditions } from './Conditions'
+import { EMPTY_DRAFT, type PadDraft, type PadTarget } from './pad'
+import { usePadSave } from './usePadSave'
+import { ValueEntry } from './ValueEntry'
+
+interface Props {
+  job: JobBench
+  test: TestCard
+  target: PadTarget
+  onSaved: (job: JobBench) => void
+  onClose: () => void
+}
+
+/** Cautions that must be said yes to, once a job. */
+function unseenCautions(job: JobBench, test: TestCard, target: PadTarget) {
+  const seen = new Set(job.readings.flatMap((reading) => reading.acknowledged))
+  return target.acknowledged ? [] : test.cautions.filter((caution) => caution.acknowledge && !seen.has(caution.id))
+}
+
+function How({ test, position }: { test: TestCard; position: string | null }) {
+  return (
+    <div>
+      <h3 className="text-lead">
+        {test.label}
+        {position && `, battery ${position}`}
+      </h3>
+      <p>
+        {test.from && test.to && (
+          <strong className="font-semibold">
+            {test.from} to {test.to},{' '}
+          </strong>
+        )}
+        {test.state_label}, {test.instrument}.
+      </p>
+      <p className="text-quiet">{test.how}</p>
+    </div>
+  )
+}
+
+function StateChoice({ test, draft, onDraft }: { test: TestCard; draft: PadDraft; onDraft: (next: PadDraft) => void }) {
+  if (test.states.length < 2) return null
+  return (
+    <Field label="Taken">
+      {(wiring) => (
+        <select
+          {...wiring}
+          value={draft.state || test.state}
+          onChange={(event) => {
+            onDraft({ ...draft, state: event.target.value })
+          }}
+        >
+          {test.states.map((state) => (
+            <option key={state} value={state}>
+              {state === 'off' ? 'engine stopped, under a pile' : test.state_label}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  )
+}
+
+/** The pad: how to take it, the value, its conditions. What is typed is kept until it is saved. */
+export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
+  const [draft, keep, clear] = useDraft<PadDraft>(
+    `reading:${job.id}:${test.key}:${target.position ?? ''}:${target.correcting?.id ?? ''}`,
+    EMPTY_DRAFT,
+  )
+  const unseen = unseenCautions(job, test, target)
+  const [seen, setSeen] = useState(false)
+  const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
+  const { save, error, isPending } = usePadSave(job.id, test, target, acknowledged, (saved) => {
+    clear()
+    onSaved(saved)
+  })
+  const question = error?.question
+  const answer = (value: number | null) => {
+    const next =
+      value === null
+        ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
+        : { ...draft, text: String(value), unit: question?.base_unit ?? draft.unit }
+    keep(next)
+    save(next)
+  }
+  const fieldError = question ? undefined : error?.fields.value_text?.[0]
+
+  return (
+    <form
+      aria-label={`Reading: ${test.label}`}
+      className="flex flex-col gap-5 border-x-2 border-b-2 border-copper p-4 desk:p-6"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        save(draft)
+      }}
+    >
+      <How test={test} position={target.position} />
+      {unseen.length > 0 && (
+        <div className="flex flex-col gap-2 border-l-4 border-act pl-4">
+          {unseen.map((caution) => (
+            <p key={caution.id}>{caution.text}</p>
+          ))}
+          <label className="flex min-h-12 items-center gap-3 font-bold">
+            <input
+              type="checkbox"
+              checked={seen}
+              onChange={(event) => {
+                setSeen(event.target.checked)
+              }}
+            />
+            Seen and done
+          </label>
+        </div>
+      )}
+      <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
+      <StateChoice test={test} draft={draft} onDraft={keep} />
+      <Conditions
+        conditions={test.conditions}
+        said={draft.said}
+        onSaid={(said) => {
+          keep({ ...draft, said })
+        }}
+      />
+      {target.correcting && (
+        <Field label="Why the first one was wrong" error={error?.fields.reason?.[0]}>
+          {(wiring) => (
+            <input
+              {...wiring}
+              value={draft.reason}
+              onChange={(event) => {
+                keep({ ...draft, reason: event.target.value })
+              }}
+            />
+          )}
+        </Field>
+      )}
+      {question ? (
+        <div role="alert" className="flex flex-col gap-2 border-l-4 border-watch pl-4">
+          <p className="font-semibold">{question.text}</p>
+          <div className="flex flex-wrap gap-2">
+            {question.options.map((option) => (
+              <Button
+                key={option.label}
+                onClick={() => {
+                  answer(option.value)
+                }}
+              >
+                {option.label}
+              </Button>
+            ))}
+          </div>
+        </div>
+      ) : (
+        !fieldError && <ErrorNote error={error} />
+      )}
+      <div className="flex gap-3">
+        <Button type="submit" look="main" className="flex-1" disabled={isPending || (unseen.length > 0 && !seen)}>
+          {isPending ? 'Saving …' : target.correcting ? 'Save the correction' : 'Save the reading'}
+        </Button>
+        <Button look="quiet" onClick={onClose}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,162 @@
+import { useQuery } from '@tanstack/react-query'
+import { useForm, useWatch } from 'react-hook-form'
+import { catalogue } from '../../shared/api/catalogue'
+import type { JobBench } from '../../shared/api/types'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { useRecordRepair } from './api'
+
+const lines = (text: string) =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+
+/** Record a repair: what, why, how, how long, for good or for now, proved by which reading, what was disturbed. */
+export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void }) {
+  const step = job.next_step
+  const { data: lists } = useQuery(catalogue())
+  const [requestId, renew] = useRequestId()
+  const record = useRecordRepair(job.id)
+  const failing = job.readings.filter((reading) => reading.fate === null && reading.judged?.verdict === 'act')
+  const form = useForm({
+    defaultValues: {
+      element: step.element ?? job.elements[0]?.key ?? '',
+      position: step.position ?? '',
+      failing_reading_id: step.failing_reading_id ?? failing.at(-1)?.id ?? '',
+      cause: 'corrosion',
+      action: step.kind === 'condemn' ? 'replaced' : 'cleaned',
+      place: '',
+      parts: '',
+      minutes: '',
+      temporary: false,
+      temporary_reason: '',
+      temporary_until: '',
+      disturbed: '',
+    },
+  })
+  const [element, temporary] = useWatch({ control: form.control, name: ['element', 'temporary'] })
+  const fields = record.error?.fields ?? {}
+  const submit = form.handleSubmit((values) => {
+    record.mutate(
+      {
+        requestId,
+        repair: {
+          ...values,
+          id: requestId,
+          position: values.element === 'battery' ? values.position : null,
+          minutes: Number.parseInt(values.minutes || '0', 10),
+          failing_reading_id: values.failing_reading_id || null,
+          temporary_until: values.temporary ? values.temporary_until : null,
+          temporary_reason: values.temporary ? values.temporary_reason : null,
+          disturbed: lines(values.disturbed),
+        },
+      },
+      {
+        onSuccess: onDone,
+        onError: (error) => {
+          if (error.status > 0) renew()
+        },
+      },
+    )
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
+      <Field label="Part" error={fields.element?.[0]}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('element')}>
+            {job.elements.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      {element === 'battery' && (
+        <Field label="Which battery" error={fields.position?.[0]}>
+          {(wiring) => (
+            <select {...wiring} {...form.register('position')}>
+              <option value="">Choose</option>
+              {job.unit.positions.map((position) => (
+                <option key={position}>{position}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      )}
+      <Field
+        label="Proved by repeating"
+        help="The reading that showed the fault: same points, same state"
+        error={fields.failing_reading_id?.[0]}
+      >
+        {(wiring) => (
+          <select {...wiring} {...form.register('failing_reading_id')}>
+            <option value="">No reading showed it</option>
+            {failing.map((reading) => (
+              <option key={reading.id} value={reading.id}>
+                {reading.short} {reading.position} {reading.spoken}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <div className="grid grid-cols-2 gap-4">
+        <Field label="Cause" error={fields.cause?.[0]}>
+          {(wiring) => (
+            <select {...wiring} {...form.register('cause')}>
+              {lists?.causes.map((cause) => (
+                <option key={cause.key} value={cause.key}>
+                  {cause.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="What was done" error={fields.action?.[0]}>
+          {(wiring) => (
+            <select {...wiring} {...form.register('action')}>
+              {lists?.actions.map((action) => (
+                <option key={action.key} value={action.key}>
+                  {action.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Where exactly">{(wiring) => <input {...wiring} {...form.register('place')} />}</Field>
+        <Field label="Minutes" error={fields.minutes?.[0]}>
+          {(wiring) => <input {...wiring} {...form.register('minutes')} inputMode="numeric" />}
+        </Field>
+      </div>
+      <Field label="Parts" help="Empty: mended without parts">
+        {(wiring) => <input {...wiring} {...form.register('parts')} />}
+      </Field>
+      <Field
+        label="Disturbed to get there"
+        help="One a line: plugs, leads, covers, battery negative. All must go back before the job closes"
+      >
+        {(wiring) => <textarea {...wiring} {...form.register('disturbed')} rows={2} />}
+      </Field>
+      <label className="flex min-h-12 items-center gap-3 font-bold">
+        <input type="checkbox" {...form.register('temporary')} /> Temporary
+      </label>
+      {temporary && (
+        <>
+          <Field label="Holds until" error={fields.temporary_until?.[0]}>
+            {(wiring) => <input {...wiring} {...form.register('temporary_until')} type="date" />}
+          </Field>
+          <Field label="Why temporary" error={fields.temporary_reason?.[0]}>
+            {(wiring) => <input {...wiring} {...form.register('temporary_reason')} />}
+          </Field>
+        </>
+      )}
+      <ErrorNote error={record.error} />
+      <Button type="submit" look="main" disabled={record.isPending}>
+        Save the repair
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,1 @@
+export { JobBenchPage } from './JobBenchPage'

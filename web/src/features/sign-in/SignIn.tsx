@@ -1,0 +1,35 @@
+import { useMutation } from '@tanstack/react-query'
+import { useForm } from 'react-hook-form'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { signIn } from './api'
+
+/** E-mail and password; used as a page, and over a page when the session ran out in the middle of work. */
+export function SignIn({ onDone }: { onDone: () => void }) {
+  const form = useForm({ defaultValues: { login: '', password: '' } })
+  const attempt = useMutation({ mutationFn: signIn, onSuccess: onDone })
+  return (
+    <form
+      className="flex flex-col gap-5"
+      onSubmit={(event) => {
+        void form.handleSubmit((input) => {
+          attempt.mutate(input)
+        })(event)
+      }}
+    >
+      <Field label="E-mail">
+        {(wiring) => <input {...wiring} {...form.register('login')} type="email" autoComplete="username" required />}
+      </Field>
+      <Field label="Password">
+        {(wiring) => (
+          <input {...wiring} {...form.register('password')} type="password" autoComplete="current-password" required />
+        )}
+      </Field>
+      <ErrorNote error={attempt.error} />
+      <Button type="submit" look="main" disabled={attempt.isPending}>
+        Sign in
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,3 @@
+export { SignIn } from './SignIn'
+export { SignInPage } from './SignInPage'
+export { signOut } from './api'

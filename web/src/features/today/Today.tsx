@@ -1,0 +1,77 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { spokenAge, spokenDay } from '../../shared/quantities/when'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { Waiting } from '../../shared/ui/Waiting'
+import { today } from './api'
+
+const GROUPS = [
+  { kind: 'down', title: 'Down' },
+  { kind: 'temporary', title: 'Temporary repairs' },
+  { kind: 'parked', title: 'Parked, something missing' },
+  { kind: 'battery', title: 'Batteries to watch' },
+] as const
+
+type Line = NonNullable<ReturnType<typeof useToday>['data']>['lines'][number]
+
+const useToday = () => useQuery(today())
+
+function TodayLine({ line, first }: { line: Line; first: boolean }) {
+  return (
+    <li className="rule-below">
+      <Link
+        to={line.path}
+        className={`group grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-1 py-3 no-underline desk:grid-cols-[7rem_15rem_1fr_auto] ${first ? '-mx-4 bg-copper px-4 text-on-copper' : 'hover:bg-hair/40'}`}
+      >
+        <span className={first ? '[&_span]:text-on-copper' : ''}>
+          <VerdictMark verdict={line.verdict} />
+        </span>
+        <span className="font-label text-lead font-bold">{line.unit}</span>
+        <span className="col-span-2 desk:col-span-1">
+          {line.words}
+          <span className={`block ${first ? '' : 'text-quiet'}`}>
+            {line.yard}, {spokenAge(line.since) === 'today' ? 'since today' : `since ${spokenAge(line.since)}`}
+          </span>
+        </span>
+        <span className="col-span-2 font-label font-bold underline decoration-2 underline-offset-4 desk:col-span-1">
+          {line.action}
+        </span>
+      </Link>
+    </li>
+  )
+}
+
+/** What needs somebody today, a line a unit, by consequence; the first line is the next thing to do. */
+export function Today() {
+  const { data, error, isPending } = useToday()
+  if (isPending) return <Waiting what="today" />
+  if (error) return <ErrorNote error={error} />
+
+  return (
+    <div>
+      <h1 className="text-display leading-tight">Today</h1>
+      <p className="pb-6 text-quiet">
+        {spokenDay(data.date)}.{' '}
+        {data.lines.length === 0
+          ? 'Nothing is down, nothing temporary, nothing owed. Find a unit to test its batteries before the cold.'
+          : 'By consequence: the filled line is the next thing to do.'}
+      </p>
+      {GROUPS.map(({ kind, title }) => {
+        const lines = data.lines.filter((line) => line.kind === kind)
+        return lines.length === 0 ? null : (
+          <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
+            <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
+              {title} <span className="text-quiet">{lines.length}</span>
+            </h2>
+            <ul>
+              {lines.map((line) => (
+                <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
+              ))}
+            </ul>
+          </section>
+        )
+      })}
+    </div>
+  )
+}

@@ -1,0 +1,111 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { UnitSheet } from '../../shared/api/types'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { LoopDrawing } from '../../shared/loop/LoopDrawing'
+import { spokenDay } from '../../shared/quantities/when'
+import { useMay } from '../../shared/session/session'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { Waiting } from '../../shared/ui/Waiting'
+import { unitSheet, useRetire } from './api'
+import { Batteries } from './Batteries'
+import { Timeline } from './Timeline'
+
+/** The one filled surface: the open job, or the way to open one. */
+function Next({ sheet }: { sheet: UnitSheet }) {
+  const may = useMay()
+  const job = sheet.jobs.find((one) => one.state === 'open') ?? sheet.jobs.find((one) => one.state === 'parked')
+  if (job) {
+    return (
+      <Link to={`/jobs/${job.id}`} className="block bg-copper p-5 text-on-copper no-underline">
+        <span className="font-label font-bold">
+          Job {job.number}, {job.state}
+        </span>
+        <span className="block text-lead">{job.complaint}</span>
+        {job.parked_missing && <span className="block">Missing: {job.parked_missing}</span>}
+        <span className="mt-2 block font-label font-bold underline underline-offset-4">Go on with the job</span>
+      </Link>
+    )
+  }
+  if (!may('report_fault') || sheet.retired) return null
+  return (
+    <Link to={`/units/${sheet.id}/jobs/new`} className="block bg-copper p-5 text-on-copper no-underline">
+      <span className="font-label font-bold">Nothing open</span>
+      <span className="block text-lead">Something wrong with it? Open a job with the driver’s words.</span>
+      <span className="mt-2 block font-label font-bold underline underline-offset-4">Open a job</span>
+    </Link>
+  )
+}
+
+function Head({ sheet }: { sheet: UnitSheet }) {
+  const may = useMay()
+  const navigate = useNavigate()
+  const retire = useRetire(sheet.id)
+  const [requestId, renew] = useRequestId()
+  return (
+    <header className="rule-below flex flex-wrap items-end justify-between gap-4 pb-3">
+      <div>
+        <h1 className="text-display leading-tight">
+          {sheet.number} <span className="font-medium">{sheet.name}</span>
+        </h1>
+        <p className="text-quiet">
+          {sheet.yard}, {sheet.system}, usual cranking current {sheet.usual_cranking_current_ampere} A
+          {sheet.alternator_rating_ampere && `, alternator ${sheet.alternator_rating_ampere} A`}
+          {sheet.retired && ', retired'}
+        </p>
+      </div>
+      <div className="flex gap-3">
+        {may('edit_units') && <Button onClick={() => void navigate(`/units/${sheet.id}/edit`)}>Edit</Button>}
+        {may('retire_units') && (
+          <Button
+            onClick={() => {
+              retire.mutate({ requestId, retire: !sheet.retired }, { onSettled: renew })
+            }}
+          >
+            {sheet.retired ? 'Bring back' : 'Retire'}
+          </Button>
+        )}
+      </div>
+      <ErrorNote error={retire.error} />
+    </header>
+  )
+}
+
+/** A unit: its loops with the last reading at every place, batteries, open items, timeline. */
+export function UnitSheetPage() {
+  const { id = '' } = useParams()
+  const { data: sheet, error, isPending } = useQuery(unitSheet(id))
+  if (isPending) return <Waiting what="the unit" />
+  if (error) return <ErrorNote error={error} />
+
+  return (
+    <div className="flex flex-col gap-6">
+      <Head sheet={sheet} />
+      <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
+        <div className="order-2 flex flex-col gap-6 desk:order-1">
+          {sheet.loops.map((loop) => (
+            <LoopDrawing key={loop.key} loop={loop} />
+          ))}
+          <Timeline sheet={sheet} />
+        </div>
+        <div className="order-1 flex flex-col gap-8 desk:order-2">
+          <Next sheet={sheet} />
+          {sheet.temporary.map((repair) => (
+            <Link key={repair.job_id} to={`/jobs/${repair.job_id}`} className="flex items-baseline gap-3 no-underline">
+              <VerdictMark verdict="watch" word={false} />
+              <span>
+                <span className="font-label font-bold">Temporary: {repair.element_label.toLowerCase()}</span>
+                <span className="block text-quiet">
+                  holds until {spokenDay(repair.temporary_until)}, {repair.reason?.toLowerCase()}
+                </span>
+              </span>
+            </Link>
+          ))}
+          <Batteries sheet={sheet} />
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,1 @@
+export { UnitSheetPage } from './UnitSheetPage'

@@ -1,0 +1,121 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
+import { catalogue } from '../../shared/api/catalogue'
+import type { UnitSheet } from '../../shared/api/types'
+import { useDraft } from '../../shared/drafts/useDraft'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { showFieldErrors } from '../../shared/ui/fieldErrors'
+import { units, useSaveUnit } from './api'
+import { emptyUnit, fromSheet, toInput, type UnitFields } from './unitFields'
+
+const BANKS = [
+  { value: 'single-1', label: '12 V, one battery' },
+  { value: 'parallel-2', label: '12 V, two in parallel' },
+  { value: 'parallel-3', label: '12 V, three in parallel' },
+  { value: 'parallel-4', label: '12 V, four in parallel' },
+  { value: 'series-2', label: '24 V, series pair' },
+]
+
+/** Enter or change a unit: what core needs to judge it, nothing more. */
+export function UnitForm({ existing, onSaved }: { existing?: UnitSheet; onSaved: (sheet: UnitSheet) => void }) {
+  const [draft, keep, clear] = useDraft<UnitFields>(
+    `unit:${existing?.id ?? 'new'}`,
+    existing ? fromSheet(existing) : emptyUnit,
+  )
+  const form = useForm<UnitFields>({ defaultValues: draft })
+  const [requestId, renew] = useRequestId()
+  const { data: lists } = useQuery(catalogue())
+  const { data: fleet } = useQuery(units(false))
+  const save = useSaveUnit((sheet) => {
+    clear()
+    onSaved(sheet)
+  })
+  const fields = useWatch({ control: form.control })
+  useEffect(() => {
+    if (form.formState.isDirty) keep(fields as UnitFields)
+  }, [fields, form.formState.isDirty, keep])
+
+  const { errors } = form.formState
+  const submit = form.handleSubmit((values) => {
+    save.mutate(
+      { requestId, input: toInput(values), existing },
+      {
+        onError: (error) => {
+          showFieldErrors(error, form.setError)
+          if (error.status >= 400) renew()
+        },
+      },
+    )
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-5 desk:grid-cols-2" noValidate>
+      <Field label="Number" error={errors.number?.message} help="As painted on the unit, B-14">
+        {(wiring) => <input {...wiring} {...form.register('number')} />}
+      </Field>
+      <Field label="Name" error={errors.name?.message}>
+        {(wiring) => <input {...wiring} {...form.register('name')} />}
+      </Field>
+      <Field label="Kind" error={errors.kind?.message}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('kind')}>
+            {(lists?.unit_kinds ?? [draft.kind]).map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Yard" error={errors.yard_id?.message}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('yard_id')}>
+            <option value="">Choose a yard</option>
+            {fleet?.yards.map((yard) => (
+              <option key={yard.id} value={yard.id}>
+                {yard.name}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Batteries" error={errors.bank?.message}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('bank')}>
+            {BANKS.map((bank) => (
+              <option key={bank.value} value={bank.value}>
+                {bank.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field
+        label="Usual cranking current, A"
+        error={errors.usual_cranking_current_ampere?.message}
+        help="What the healthy engine takes at about 20 degC; drops are judged by it"
+      >
+        {(wiring) => <input {...wiring} {...form.register('usual_cranking_current_ampere')} inputMode="decimal" />}
+      </Field>
+      <Field label="Alternator rating, A" error={errors.alternator_rating_ampere?.message} help="Empty if not known">
+        {(wiring) => <input {...wiring} {...form.register('alternator_rating_ampere')} inputMode="decimal" />}
+      </Field>
+      <fieldset className="flex flex-col justify-center gap-1">
+        <legend className="font-bold">Fitted with</legend>
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('has_isolator')} /> Battery isolator
+        </label>
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('has_sense')} /> Sense wire to the alternator
+        </label>
+      </fieldset>
+      <div className="flex flex-col gap-4 desk:col-span-2">
+        <ErrorNote error={save.error} />
+        <Button type="submit" look="main" disabled={save.isPending}>
+          {existing ? 'Save the unit' : 'Enter the unit'}
+        </Button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,3 @@
+export { UnitList } from './UnitList'
+export { NewUnitPage } from './NewUnitPage'
+export { EditUnitPage } from './EditUnitPage'

@@ -1,0 +1,21 @@
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+
+export type Verdict = Schemas['Verdict']
+export type JobBench = Schemas['JobBench']
+export type Reading = Schemas['Reading']
+export type TestCard = Schemas['TestCard']
+export type Condition = Schemas['Condition']
+export type Step = Schemas['Step']
+export type Ladder = Schemas['Ladder']
+export type Repair = Schemas['Repair']
+export type Loop = Schemas['Loop']
+export type LoopSpan = Schemas['LoopSpan']
+export type LoopPlace = Schemas['LoopPlace']
+export type UnitSheet = Schemas['UnitSheet']
+export type Person = Schemas['Person']
+export type NewReading = Schemas['NewReading']
+export type NewUnit = Schemas['NewUnit']
+export type NewRepair = Schemas['NewRepair']
+export type NewFitting = Schemas['NewFitting']

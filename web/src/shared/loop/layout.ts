@@ -1,0 +1,70 @@
+import type { Loop, LoopPlace } from '../api/types'
+
+interface Point {
+  x: number
+  y: number
+}
+
+export interface Spot {
+  place: LoopPlace
+  at: Point
+  /** where the stretch to the next place is read */
+  middle: Point | null
+  next: Point | null
+}
+
+export interface LoopLayout {
+  width: number
+  height: number
+  vertical: boolean
+  feed: Spot[]
+  back: Spot[]
+  battery: [Point, Point]
+  load: { x: number; y: number; width: number; height: number }
+}
+
+function along(places: LoopPlace[], from: Point, to: Point): Spot[] {
+  const share = (index: number) => (places.length < 2 ? 0.5 : index / (places.length - 1))
+  const point = (index: number): Point => ({
+    x: from.x + (to.x - from.x) * share(index),
+    y: from.y + (to.y - from.y) * share(index),
+  })
+  return places.map((place, index) => {
+    const at = point(index)
+    const next = index + 1 < places.length ? point(index + 1) : null
+    return { place, at, next, middle: next && { x: (at.x + next.x) / 2, y: (at.y + next.y) / 2 } }
+  })
+}
+
+/** On a laptop the loop lies: feed above, return below. On a phone it stands: feed left, return right. */
+export function layOut(loop: Loop, wide: boolean): LoopLayout {
+  if (wide) {
+    return {
+      width: 720,
+      height: 250,
+      vertical: false,
+      feed: along(loop.feed, { x: 90, y: 74 }, { x: 580, y: 74 }),
+      back: along(loop.return, { x: 580, y: 184 }, { x: 90, y: 184 }),
+      battery: [
+        { x: 30, y: 74 },
+        { x: 30, y: 184 },
+      ],
+      load: { x: 612, y: 96, width: 100, height: 66 },
+    }
+  }
+  const rows = Math.max(loop.feed.length, loop.return.length)
+  const top = 128
+  const bottom = top + (rows - 1) * 92
+  return {
+    width: 350,
+    height: bottom + 100,
+    vertical: true,
+    feed: along(loop.feed, { x: 24, y: top }, { x: 24, y: bottom }),
+    back: along(loop.return, { x: 326, y: bottom }, { x: 326, y: top }),
+    battery: [
+      { x: 24, y: 24 },
+      { x: 326, y: 24 },
+    ],
+    load: { x: 120, y: bottom + 34, width: 110, height: 54 },
+  }
+}

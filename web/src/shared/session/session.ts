@@ -1,0 +1,16 @@
+import { queryOptions, useQuery } from '@tanstack/react-query'
+import { client, reply } from '../api/http'
+
+export const session = () =>
+  queryOptions({
+    queryKey: ['session'],
+    queryFn: () => reply(client.GET('/api/session')),
+    staleTime: 60_000,
+    retry: false,
+  })
+
+/** Whether the person signed in may do something; the server decides again at each request. */
+export function useMay(): (action: string) => boolean {
+  const { data } = useQuery(session())
+  return (action) => data?.may.includes(action) ?? false
+}

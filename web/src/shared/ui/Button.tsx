@@ -1,0 +1,23 @@
+import type { ComponentProps } from 'react'
+
+const LOOK = {
+  plain: 'px-4 border border-quiet hover:border-ink',
+  main: 'px-4 border border-copper text-copper hover:bg-copper hover:text-on-copper',
+  filled: 'px-4 border border-on-copper bg-on-copper text-copper',
+  quiet: 'underline decoration-hair underline-offset-4 hover:decoration-ink',
+}
+
+export function Button({
+  look = 'plain',
+  className = '',
+  type = 'button',
+  ...rest
+}: ComponentProps<'button'> & { look?: keyof typeof LOOK }) {
+  return (
+    <button
+      type={type}
+      className={`inline-flex min-h-12 items-center justify-center gap-2 text-left text-base font-bold disabled:opacity-60 ${LOOK[look]} ${className}`}
+      {...rest}
+    />
+  )
+}

@@ -1,0 +1,41 @@
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { Button } from './Button'
+
+/** A sheet over the page for a short piece of work; Escape closes it, focus returns to where it was. */
+export function Sheet({
+  title,
+  open,
+  onClose,
+  children,
+}: {
+  title: string
+  open: boolean
+  onClose: () => void
+  children: ReactNode
+}) {
+  return (
+    <Dialog.Root
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onClose()
+      }}
+    >
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-x-0 bottom-0 z-30 max-h-[92dvh] overflow-y-auto border-t-4 border-copper bg-ground p-5 desk:inset-x-auto desk:top-0 desk:right-0 desk:max-h-none desk:w-[34rem] desk:border-t-0 desk:border-l-4 desk:p-8"
+        >
+          <div className="flex items-start justify-between gap-4 pb-4">
+            <Dialog.Title className="text-lead">{title}</Dialog.Title>
+            <Dialog.Close asChild>
+              <Button look="quiet">Close</Button>
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

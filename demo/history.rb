@@ -5,6 +5,7 @@ module Demo
   class History
     DAY = 86_400
     CHECKS_DAYS_AGO = [700, 520, 335, 160, 40].freeze
+    CHECKS = %w[rest_voltage battery_test].freeze
     CORE = Wattomneum
 
     # @param unit [Server::Models::Unit]
@@ -32,7 +33,12 @@ module Demo
     private
 
     def electrician = @people.fetch('electrician')
-    def uuid = Random.new(@random.rand(2**62)).bytes(16).unpack1('H*').then { |hex| "#{hex[0, 8]}-#{hex[8, 4]}-4#{hex[13, 3]}-8#{hex[17, 3]}-#{hex[20, 12]}" }
+
+    def uuid
+      Random.new(@random.rand(2**62)).bytes(16).unpack1('H*').then do |hex|
+        "#{hex[0, 8]}-#{hex[8, 4]}-4#{hex[13, 3]}-8#{hex[17, 3]}-#{hex[20, 12]}"
+      end
+    end
 
     # Health falls a little each winter; a worn battery falls faster.
     def battery_check(days_ago)
@@ -41,7 +47,7 @@ module Demo
       unit = simulated([], health: health, celsius: 8 + (8 * Math.sin(days_ago / 58.0)))
       time = @now - (days_ago * DAY) - @random.rand(20_000)
       readings = @system.positions.flat_map do |position|
-        %w[rest_voltage battery_test].map { |key| [measured(unit, key, position, time += 120, round: 0), time] }
+        CHECKS.map { |key| [measured(unit, key, position, time += 120, round: 0), time] }
       end
       keep(readings, job: nil)
     end
@@ -53,7 +59,8 @@ module Demo
     end
 
     def condition(health)
-      CORE::Simulation::SimulatedUnit::Condition.new(health_ratio: health + (@random.rand * 0.02), charge_percent: 92 + (@random.rand * 7))
+      CORE::Simulation::SimulatedUnit::Condition.new(health_ratio: health + (@random.rand * 0.02),
+                                                     charge_percent: 92 + (@random.rand * 7))
     end
 
     def measured(unit, key, position, time, round:)
@@ -72,7 +79,8 @@ module Demo
       open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.2
       start = @now - (open_for_days * DAY)
       job = open_job(start)
-      technician = CORE::Simulation::Technician.new(simulated(fault, celsius: @story.fetch('celsius')), family: @story['family'])
+      technician = CORE::Simulation::Technician.new(simulated(fault, celsius: @story.fetch('celsius')),
+                                                    family: @story['family'])
       technician.work(most_steps: @story.fetch('steps', 60))
       write_events(job, technician, start)
       finish(job, start + (technician.events.last&.minutes.to_i * 60) + 300)
@@ -104,7 +112,9 @@ module Demo
     end
 
     def with(reading, id, time)
-      CORE::Readings::Reading.new(**CORE::Readings::Reading::ATTRIBUTES.to_h { |name| [name, reading.public_send(name)] },
+      CORE::Readings::Reading.new(**CORE::Readings::Reading::ATTRIBUTES.to_h do |name|
+        [name, reading.public_send(name)]
+      end,
                                   id: id, taken_at: time, conditions: reading.conditions.to_h)
     end
 
@@ -129,7 +139,8 @@ module Demo
     def finish(job, time)
       case @story['state']
       when 'closed' then end_job(job, 'closed', time, ended_at: time)
-      when 'parked' then end_job(job, 'parked', time, parked_missing: 'Nothing wrong while watched: read it the next time it fails')
+      when 'parked' then end_job(job, 'parked', time,
+                                 parked_missing: 'Nothing wrong while watched: read it the next time it fails')
       end
     end
 

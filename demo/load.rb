@@ -20,7 +20,7 @@ module Demo
     end
 
     # @return [Boolean] false when the database already holds units
-    def load
+    def load_if_empty
       return false if MODELS::Unit.any?
 
       Server::DB.transaction do
@@ -47,7 +47,8 @@ module Demo
         alternator_rating_ampere: row['alternator'].to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
       )
       batteries = fit_batteries(unit, row)
-      History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people, seed: seed, now: @now).write
+      History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people,
+                  seed: seed, now: @now).write
     end
 
     def fit_batteries(unit, row)
@@ -63,5 +64,5 @@ module Demo
 end
 
 if $PROGRAM_NAME == __FILE__
-  puts Demo::Fleet.new.load ? 'Demo fleet loaded: Skarrow Fell Works' : 'The database holds units already: demo fleet not loaded'
+  puts Demo::Fleet.new.load_if_empty ? 'Demo fleet loaded: Skarrow Fell Works' : 'The database holds units already: demo fleet not loaded'
 end

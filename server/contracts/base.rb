@@ -6,6 +6,7 @@ module Server
     # Types of JSON as browsers send it.
     module Types
       include Dry.Types()
+
       # JavaScript sends 30.0 as 30.
       Number = Types::Strict::Float.constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
       Uuid = Types::Strict::String.constrained(format: /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/)

@@ -19,7 +19,9 @@ module Server
       end
 
       rule(:battery, :battery_id) do
-        key(:battery).failure('name one from the shelf, or describe a new one') if values[:battery].nil? == values[:battery_id].nil?
+        if values[:battery].nil? == values[:battery_id].nil?
+          key(:battery).failure('name one from the shelf, or describe a new one')
+        end
       end
     end
   end

@@ -31,7 +31,10 @@ module Server
         values[:conditions].each do |name, said|
           known = Wattomneum::Evidence::Conditions::DEFINITIONS.key?(name.to_s)
           key([:conditions, name]).failure('is not known here') unless known
-          key([:conditions, name]).failure('must be yes, no or a figure') unless said.is_a?(String) || said.is_a?(Numeric)
+          unless said.is_a?(String) || said.is_a?(Numeric)
+            key([:conditions,
+                 name]).failure('must be yes, no or a figure')
+          end
         end
       end
     end

@@ -41,7 +41,10 @@ module Server
       # @param input [Hash] of Contracts::BatteryEdit
       # @return [Battery]
       def correct(input)
-        raise Refusals::EditConflict, 'Somebody else changed this battery meanwhile' unless input[:lock_version] == lock_version
+        unless input[:lock_version] == lock_version
+          raise Refusals::EditConflict,
+                'Somebody else changed this battery meanwhile'
+        end
 
         Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
         update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))

@@ -27,7 +27,7 @@ module Server
         raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
 
         job = create(**input.slice(:id, :unit_id, :family, :complaint), seen: input.fetch(:seen, ''),
-                     lamps: Sequel.pg_array(input.fetch(:lamps, []), :text), opened_by_id: by.id)
+                                                                        lamps: Sequel.pg_array(input.fetch(:lamps, []), :text), opened_by_id: by.id)
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
         job.refresh
@@ -73,7 +73,9 @@ module Server
       # @return [Job]
       def withdraw_reading(reading_id, input, by:)
         refuse_unless_open!
-        db.transaction(savepoint: true) { Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id) }
+        db.transaction(savepoint: true) do
+          Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
+        end
         self
       rescue Sequel::UniqueConstraintViolation
         self
@@ -106,10 +108,14 @@ module Server
       def condemn(input, by:)
         refuse_unless_open!
         ladder = assessment.ladders.find { |one| one.suspect == input[:element] && one.position == input[:position] }
-        raise Refusals::InvalidInput.new('No such suspect on this unit', fields: { 'element' => ['not on this unit'] }) if ladder.nil?
+        if ladder.nil?
+          raise Refusals::InvalidInput.new('No such suspect on this unit',
+                                           fields: { 'element' => ['not on this unit'] })
+        end
 
         unless ladder.complete? || input[:override_reason]
-          raise Wattomneum::RefusedError, "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
+          raise Wattomneum::RefusedError,
+                "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
         end
 
         Condemnation.create(id: input[:id], job_id: id, person_id: by.id, element: input[:element], position: input[:position],
@@ -121,7 +127,10 @@ module Server
       # @raise [Refusals::InvalidInput] with the missing points
       def close(input, by:)
         missing = assessment.missing_to_close
-        raise Refusals::InvalidInput.new("Not yet: #{missing.join('. ')}", fields: { 'missing' => missing }) if missing.any?
+        if missing.any?
+          raise Refusals::InvalidInput.new("Not yet: #{missing.join('. ')}",
+                                           fields: { 'missing' => missing })
+        end
 
         change_state('closed', input, by: by)
       end
@@ -153,7 +162,8 @@ module Server
       private
 
       def keep_reading(input, test_key:, position:, by:, now:, **rest)
-        entry = ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id), now: now)
+        entry = ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id),
+                                 now: now)
         reading = db.transaction(savepoint: true) do
           Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
                          **entry.attributes, **rest)
@@ -165,7 +175,10 @@ module Server
       def check_element(input)
         system = Unit.with_pk!(unit_id).core_system
         fits = system.elements.any? { |element| element.key == input[:element] }
-        raise Refusals::InvalidInput.new('This unit has no such part', fields: { 'element' => ['not on this unit'] }) unless fits
+        unless fits
+          raise Refusals::InvalidInput.new('This unit has no such part',
+                                           fields: { 'element' => ['not on this unit'] })
+        end
         return unless input[:element] == 'battery' && !system.positions.include?(input[:position])
 
         raise Refusals::InvalidInput.new('Say which battery', fields: { 'position' => ['say which battery'] })
@@ -174,7 +187,8 @@ module Server
       def check_failing_reading(reading_id)
         return if reading_id.nil? || Reading.where(id: reading_id, job_id: id).any?
 
-        raise Refusals::InvalidInput.new('That reading is not of this job', fields: { 'failing_reading_id' => ['not of this job'] })
+        raise Refusals::InvalidInput.new('That reading is not of this job',
+                                         fields: { 'failing_reading_id' => ['not of this job'] })
       end
 
       def fitted_battery_id(position)
@@ -184,7 +198,8 @@ module Server
       def change_state(state, input, by:, event: state, parked_missing: nil)
         refuse_unless_open! if %w[closed parked].include?(state) && self.state != 'parked'
         refuse_stale!(input[:lock_version])
-        update(state: state, parked_missing: parked_missing, ended_at: %w[closed cancelled].include?(state) ? Time.now.utc : nil)
+        update(state: state, parked_missing: parked_missing,
+               ended_at: %w[closed cancelled].include?(state) ? Time.now.utc : nil)
         JobEvent.create(job_id: id, kind: event, reason: input[:reason].to_s, person_id: by.id)
         self
       end

@@ -52,7 +52,8 @@ module Server
         return observed if @test.observation?
         return cell_by_cell if @test.cells > 1
 
-        entry = Wattomneum::Quantities::Entry.new(text: @input[:value_text], unit: @input[:unit], quantity: @test.quantity)
+        entry = Wattomneum::Quantities::Entry.new(text: @input[:value_text], unit: @input[:unit],
+                                                  quantity: @test.quantity)
         ask(entry.value) if entry.value
         { value: entry.value, overload: entry.overload?, value_text: entry.text, unit_symbol: entry.unit }
       end
@@ -79,8 +80,10 @@ module Server
         return if conditions.said('value_confirmed') == :yes
 
         question = Wattomneum::Readings::Plausibility.question(test: @test, value: value, system: @system)
+        return unless question
+
         raise Refusals::Question.new(question.text, fields: { 'value_text' => [question.text] },
-                                                    details: { question: question.to_h.merge(base_unit: @test.units.first) }) if question
+                                                    details: { question: question.to_h.merge(base_unit: @test.units.first) })
       end
 
       def battery_id

@@ -37,7 +37,8 @@ module Server
           row = with_pk!(id)
           return [row.status, row.reply] if row.body_digest == digest && row.person_id == person.id
 
-          raise Refusals::RequestConflict, 'This was already sent with other content. Reload and look before sending again'
+          raise Refusals::RequestConflict,
+                'This was already sent with other content. Reload and look before sending again'
         end
       end
     end

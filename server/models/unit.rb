@@ -18,7 +18,12 @@ module Server
 
         def listed
           eager(:yard, fittings: proc { |fittings| fittings.current.eager(:battery) }).order(:number)
-            .select_append { |o| Job.where(unit_id: o.unit[:id], state: %w[open parked]).select(Sequel.function(:count).*).as(:open_jobs) }
+                                                                                      .select_append do |o|
+            Job.where(unit_id: o.unit[:id],
+                      state: %w[
+                        open parked
+                      ]).select(Sequel.function(:count).*).as(:open_jobs)
+          end
             .all
         end
       end
@@ -91,10 +96,16 @@ module Server
       # @return [Unit]
       def fit_battery(input, at:)
         unless core_system.positions.include?(input[:position])
-          raise Refusals::InvalidInput.new("This unit has no position #{input[:position]}", fields: { 'position' => ['not on this unit'] })
+          raise Refusals::InvalidInput.new("This unit has no position #{input[:position]}",
+                                           fields: { 'position' => ['not on this unit'] })
         end
 
-        battery = input[:battery_id] ? Battery.with_pk!(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
+        battery = if input[:battery_id]
+                    Battery.with_pk!(input[:battery_id])
+                  else
+                    Battery.establish(input[:battery],
+                                      on: at.to_date)
+                  end
         Fitting.place(unit_id: id, battery_id: battery.id, position: input[:position], at: at)
         self
       end

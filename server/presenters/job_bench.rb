@@ -27,7 +27,9 @@ module Server
         { id: @job.id, number: @job.number, state: @job.state, family: @job.family, complaint: @job.complaint, seen: @job.seen,
           lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
           ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
-          attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
+          attempts: @record.attempts.map do |one|
+            one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis)
+          end }
       end
 
       def unit
@@ -58,7 +60,9 @@ module Server
       def ladders
         @assessment.ladders.map do |ladder|
           { suspect: ladder.suspect, position: ladder.position, label: ladder.label, complete: ladder.complete?,
-            started: ladder.started?, missing: ladder.missing&.label, rungs: ladder.rungs.map { |rung| rung.to_h.except(:position) } }
+            started: ladder.started?, missing: ladder.missing&.label, rungs: ladder.rungs.map do |rung|
+                                                                        rung.to_h.except(:position)
+                                                                      end }
         end
       end
 
@@ -73,7 +77,8 @@ module Server
       end
 
       def reads_as
-        Wattomneum::Cranking::Table.new(@assessment.circumstances, round: @assessment.round).matches.map(&:reads_as).uniq
+        Wattomneum::Cranking::Table.new(@assessment.circumstances,
+                                        round: @assessment.round).matches.map(&:reads_as).uniq
       end
 
       def repairs
@@ -97,7 +102,9 @@ module Server
       end
 
       def events
-        @record.events.map { |row| { kind: row.kind, reason: row.reason, person: @record.names[row.person_id], at: row.at.iso8601 } }
+        @record.events.map do |row|
+          { kind: row.kind, reason: row.reason, person: @record.names[row.person_id], at: row.at.iso8601 }
+        end
       end
 
       def elements

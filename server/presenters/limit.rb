@@ -4,10 +4,12 @@ module Server
   module Presenters
     # A limit with its source.
     module Limit
-      SOURCE_WORDS = { 'standard' => 'standard', 'handbook' => 'handbook', 'practice' => 'common practice', 'ours' => 'our choice' }.freeze
+      SOURCE_WORDS = { 'standard' => 'standard', 'handbook' => 'handbook', 'practice' => 'common practice',
+'ours' => 'our choice' }.freeze
 
       def self.call(limit)
-        { id: limit.row_id, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind), source: limit.source }
+        { id: limit.row_id, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind),
+source: limit.source }
       end
     end
   end

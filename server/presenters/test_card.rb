@@ -23,9 +23,9 @@ module Server
 
       def self.conditions(test, system)
         required = test.required_conditions(system)
-        (test.asked_conditions(system) + ['meter_proved'] * (test.quantity == 'voltage' && test.limit.nil? ? 1 : 0)).uniq.map do |key|
-          row = DEFINITIONS.fetch(key)
-          { key: key, label: row['label'], help: row['help'], kind: row['kind'], unit: row['unit'], required: required.include?(key) }
+        [*test.asked_conditions(system), *('meter_proved' if test.zero_convicts?)].map do |key|
+          { key: key, label: DEFINITIONS[key]['label'], help: DEFINITIONS[key]['help'], kind: DEFINITIONS[key]['kind'],
+            unit: DEFINITIONS[key]['unit'], required: required.include?(key) }
         end
       end
       private_class_method :label_of, :conditions

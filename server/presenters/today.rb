@@ -15,7 +15,9 @@ module Server
 
       def call
         lines = job_lines + temporary_lines + battery_lines
-        { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] }, date: @result.now.to_date.iso8601 }
+        { lines: lines.sort_by do |line|
+          [ORDER.index(line[:kind]), line.delete(:rank)]
+        end, date: @result.now.to_date.iso8601 }
       end
 
       private

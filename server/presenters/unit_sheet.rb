@@ -55,11 +55,15 @@ module Server
       def outlook(battery)
         tests = @record.battery_tests.fetch(battery.id, [])
         points = tests.map do |row|
-          health = Wattomneum::Batteries::Health.percent(measured_ampere: row.value, rated_ampere: battery.rating_ampere)
-          Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400, health_percent: health, counts: true)
+          health = Wattomneum::Batteries::Health.percent(measured_ampere: row.value,
+                                                         rated_ampere: battery.rating_ampere)
+          Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400,
+                                                                health_percent: health, counts: true)
         end
         forecast = Wattomneum::Batteries::ReplacementForecast.new(points)
-        { points: points.map { |point| { day: Time.at(point.day * 86_400).utc.to_date.iso8601, health_percent: point.health_percent.round(1) } },
+        { points: points.map do |point|
+          { day: Time.at(point.day * 86_400).utc.to_date.iso8601, health_percent: point.health_percent.round(1) }
+        end,
           limit_percent: forecast.limit_percent, missing: forecast.missing, crosses_on: day(forecast.crossing_day) }
       end
 
@@ -67,7 +71,8 @@ module Server
 
       def past_batteries
         @record.fittings.reject { |fitting| fitting.during.end.nil? }.map do |fitting|
-          { position: fitting.position, tag: fitting.battery.tag, from: fitting.during.begin.iso8601, to: fitting.during.end.iso8601 }
+          { position: fitting.position, tag: fitting.battery.tag, from: fitting.during.begin.iso8601,
+to: fitting.during.end.iso8601 }
         end
       end
 
@@ -107,7 +112,8 @@ module Server
       end
 
       def entry(kind, time, words, job_id)
-        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, detail: nil }
+        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil,
+detail: nil }
       end
     end
   end

@@ -34,7 +34,8 @@ module Server
 
       # @return [Hash{String => Models::Judgement}] the judgement made when each reading was taken
       def first_judgements
-        @first_judgements ||= Models::Judgement.where(reading_id: readings.map(&:id), occasion: 'taken').as_hash(:reading_id)
+        @first_judgements ||= Models::Judgement.where(reading_id: readings.map(&:id),
+                                                      occasion: 'taken').as_hash(:reading_id)
       end
 
       # @return [Hash{Integer => String}] names by account id
@@ -58,7 +59,9 @@ module Server
       def assessment
         @assessment ||= Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
-          repairs: repairs.map(&:to_core), family: job.family, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+          repairs: repairs.map(&:to_core), family: job.family, disturbed_count: disturbances.count do |one|
+                                                                 one.put_back_at.nil?
+                                                               end
         )
       end
 

@@ -25,10 +25,12 @@ module Server
                     .left_join(:judgement, { reading_id: Sequel[:reading][:id], occasion: 'taken' })
                     .order(Sequel[:reading][:taken_at], Sequel[:reading][:received_at])
                     .select_all(:reading)
-                    .select_append { |o| [o.from_place[:label].as(:from_label), o.to_place[:label].as(:to_label), o.battery[:tag],
-                                          o.account[:name].as(:person), o.job[:number].as(:job_number), o.judgement[:verdict],
-                                          o.judgement[:validity], o.judgement[:weight], o.better[:id].as(:superseded_by_id),
-                                          o.withdrawal[:reason].as(:withdrawn_because)] }.all
+                    .select_append do |o|
+          [o.from_place[:label].as(:from_label), o.to_place[:label].as(:to_label), o.battery[:tag],
+           o.account[:name].as(:person), o.job[:number].as(:job_number), o.judgement[:verdict],
+           o.judgement[:validity], o.judgement[:weight], o.better[:id].as(:superseded_by_id),
+           o.withdrawal[:reason].as(:withdrawn_because)]
+        end.all
       end
     end
   end

@@ -43,8 +43,10 @@ module Server
                  .exclude(Sequel[:judgement][:verdict] => 'unproven')
                  .distinct(Sequel[:reading][:battery_id])
                  .order(Sequel[:reading][:battery_id], Sequel.desc(Sequel[:reading][:taken_at]), Sequel.desc(Sequel[:judgement][:made_at]))
-                 .select { |o| [o.unit[:id].as(:unit_id), o.unit[:number], o.unit[:name], o.yard[:name].as(:yard), o.fitting[:position],
-                                o.battery[:tag], o.judgement[:verdict], o.judgement[:snapshot], o.reading[:taken_at]] }
+                 .select do |o|
+          [o.unit[:id].as(:unit_id), o.unit[:number], o.unit[:name], o.yard[:name].as(:yard), o.fitting[:position],
+           o.battery[:tag], o.judgement[:verdict], o.judgement[:snapshot], o.reading[:taken_at]]
+        end
         DB.from(newest.as(:newest)).where(verdict: %w[act watch]).order(:verdict, :number).all
       end
     end

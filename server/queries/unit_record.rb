@@ -51,7 +51,8 @@ module Server
 
       # @return [Hash{String => Array<Models::Reading>}] tests of each fitted battery in time, by battery id
       def battery_tests
-        @battery_tests ||= Models::Reading.standing.where(battery_id: fittings.map(&:battery_id), test_key: 'battery_test')
+        @battery_tests ||= Models::Reading.standing.where(battery_id: fittings.map(&:battery_id),
+                                                          test_key: 'battery_test')
                                           .order(:taken_at).eager(:battery).all.group_by(&:battery_id)
       end
     end

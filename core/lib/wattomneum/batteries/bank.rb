@@ -17,7 +17,9 @@ module Wattomneum
       def self.parallel(sources, load_ampere:)
         conductance = sources.sum { |source| 1.0 / source.resistance_ohm }
         volt = (sources.sum { |source| source.rest_volt / source.resistance_ohm } - load_ampere) / conductance
-        Result.new(volt: volt, currents_ampere: sources.map { |source| (source.rest_volt - volt) / source.resistance_ohm })
+        Result.new(volt: volt, currents_ampere: sources.map do |source|
+          (source.rest_volt - volt) / source.resistance_ohm
+        end)
       end
 
       # Formula: resistances and volts add; every battery gives the whole current, the weaker one decides.

@@ -5,7 +5,7 @@ module Wattomneum
     # Electronic test of one battery against its label.
     class ConductanceJudge < Evidence::Judge
       WORDS = {
-        sound: ['sound', 'sound'],
+        sound: %w[sound sound],
         serviceable: ['watch', 'serviceable, not condemned: retest at the next service'],
         plan_replacement: ['watch', 'plan to replace it before the cold'],
         replace: ['act', 'replace it']

@@ -21,8 +21,10 @@ module Wattomneum
       def self.made_on(code, not_after:)
         month, year = letter_code(code, not_after) || figure_code(code) || unreadable(code)
         made = Date.new(year, month, 1)
-        raise InvalidQuantityError.new("#{code} would be #{made.strftime('%B %Y')}, which is still to come",
-                                       field: 'date_code') if made > not_after
+        if made > not_after
+          raise InvalidQuantityError.new("#{code} would be #{made.strftime('%B %Y')}, which is still to come",
+                                         field: 'date_code')
+        end
 
         made
       rescue Date::Error

@@ -6,9 +6,7 @@ module Wattomneum
     class HydrometerJudge < Evidence::Judge
       # @return [Judgement]
       def call
-        if sealed?
-          return void('This type has no cells to draw from', instead: 'Use rest voltage and the tester')
-        end
+        return void('This type has no cells to draw from', instead: 'Use rest voltage and the tester') if sealed?
 
         spread_limit = limit('battery.cell_spread')
         sum("highest #{format('%.3f', cells.max)} - lowest #{format('%.3f', cells.min)} = #{format('%.3f', spread)} SG")
@@ -22,7 +20,7 @@ module Wattomneum
       end
 
       def cells = reading.cells
-      def spread = cells.max - cells.min
+      def spread = difference(cells.max, cells.min)
 
       def bad_cell
         worst = cells.index(cells.min) + 1
@@ -41,7 +39,9 @@ module Wattomneum
         verdict = percent < least ? 'watch' : 'sound'
         judgement(verdict, "#{Figure.percent(percent)} charged, cells together", weight: 'support',
                                                                               figures: { charge_percent: percent },
-                                                                              instead: ('Charge and retest' if percent < least))
+                                                                              instead: (if percent < least
+                                                                                          'Charge and retest'
+                                                                                        end))
       end
     end
   end

@@ -7,6 +7,9 @@ module Wattomneum
       SCHOOLS = { 'set' => 'replace the set: the weak one drags the new one down',
                   'failed_one' => 'replace the failed one where the other is young and strong' }.freeze
 
+      SEALED = %w[agm gel].freeze
+      private_constant :SEALED
+
       # @param health_percents [Array<Float>] of the batteries of one parallel bank
       # @param rest_volts [Array<Float>] after charge, apart
       # @param limits [Limits::Table]
@@ -22,7 +25,7 @@ module Wattomneum
       # @return [String, nil]
       def self.mixed_types(types)
         names = types.map { |type| Battery::TYPES.fetch(type) }.uniq
-        return if types.map { |type| %w[agm gel].include?(type) ? type : 'wet' }.uniq.size < 2
+        return if types.map { |type| SEALED.include?(type) ? type : 'wet' }.uniq.size < 2
 
         "#{names.join(' and ')} in one bank: they want different charging volts"
       end

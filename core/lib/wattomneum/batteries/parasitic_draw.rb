@@ -27,8 +27,12 @@ module Wattomneum
       # @param draw_ampere [Float] greater than 0 A
       # @param reserve_ratio [Float] 0 to 1
       # @return [Float] days, 0 or more
-      def self.days_to_no_start(charge_percent:, no_start_percent:, capacity_ampere_hour:, draw_ampere:, reserve_ratio: 0.2)
-        raise InvalidQuantityError.new('draw_ampere must be over 0 A', field: 'draw_ampere') unless draw_ampere.positive?
+      def self.days_to_no_start(charge_percent:, no_start_percent:, capacity_ampere_hour:, draw_ampere:,
+                                reserve_ratio: 0.2)
+        unless draw_ampere.positive?
+          raise InvalidQuantityError.new('draw_ampere must be over 0 A',
+                                         field: 'draw_ampere')
+        end
 
         spare = [(charge_percent - no_start_percent) / 100.0, 0].max * capacity_ampere_hour
         spare * (1 - reserve_ratio) / (draw_ampere * 24)

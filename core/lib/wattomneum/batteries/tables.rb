@@ -8,7 +8,9 @@ module Wattomneum
       DATA = DataFile.load('battery_tables')
       LINES = DATA.select { |_, table| table.is_a?(Hash) && table.key?('points') }
                   .transform_values { |table| Numerics::PiecewiseLine.new(table['points']) }.freeze
-      REST_VOLTAGE = DATA['rest_voltage'].transform_values { |table| Numerics::PiecewiseLine.new(table['points']) }.freeze
+      REST_VOLTAGE = DATA['rest_voltage'].transform_values do |table|
+        Numerics::PiecewiseLine.new(table['points'])
+      end.freeze
 
       # @param name [String] key of a table with points
       # @return [Numerics::PiecewiseLine]

@@ -45,7 +45,8 @@ module Wattomneum
       end
 
       def cleared
-        judgement('sound', 'Path cleared at current', weight: 'proof', clears: [element.key], rules_out: [element.label])
+        judgement('sound', 'Path cleared at current', weight: 'proof', clears: [element.key],
+rules_out: [element.label])
       end
     end
   end

@@ -10,7 +10,7 @@ module Wattomneum
         return needs_posts if posts.nil?
 
         most = limit(test.limit)
-        lost = posts.value - value
+        lost = difference(posts.value, value)
         sum("posts #{posts.spoken} - #{test.short.downcase} #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
         lost <= most ? carries : fails(posts.value)
       end

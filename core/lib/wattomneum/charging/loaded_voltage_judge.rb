@@ -18,7 +18,7 @@ module Wattomneum
 
       def sinks?
         unloaded = companion('charging_fast_idle') or return false
-        lost = unloaded.value - value
+        lost = difference(unloaded.value, value)
         most = limit('charging.loaded_within')
         sum("loads off #{unloaded.spoken} - loads on #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
         lost > most

@@ -25,13 +25,13 @@ module Wattomneum
 
       def rise_line
         rest = circumstances.latest('posts_rest', round: reading.round) or return
-        @rise_volt = value - rest.value
+        @rise_volt = difference(value, rest.value)
         sum("rise #{reading.spoken} - #{rest.spoken} at rest = #{format('%+.2f', @rise_volt)} V")
       end
 
       def against_setpoint
         setpoint = reading.conditions.number('setpoint_volt')
-        off = value - setpoint
+        off = difference(value, setpoint)
         sum("#{Figure.volt(value)} - setpoint #{Figure.volt(setpoint)} = #{format('%+.2f', off)} V")
         return judgement('sound', 'Follows its setpoint', weight: 'support') if off.abs <= SETPOINT_WITHIN_VOLT
 

@@ -38,9 +38,7 @@ module Wattomneum
       # @return [Boolean, nil] whether enough flowed to clear a cable; nil when not known
       def adequate?
         found = estimate
-        return if found.nil?
-
-        found.source == 'turning' || found.ampere >= least_ampere
+        found && (found.source == 'turning' || found.ampere >= least_ampere)
       end
 
       # @return [Float] ampere
@@ -66,7 +64,8 @@ module Wattomneum
       def turned
         return unless ENGINE_TURNED.include?(behaviour)
 
-        Estimate.new(ampere: usual_ampere, source: 'turning', exact: false, arithmetic: 'the engine turned, so current flowed')
+        Estimate.new(ampere: usual_ampere, source: 'turning', exact: false,
+                     arithmetic: 'the engine turned, so current flowed')
       end
 
       # An engine that did not turn says nothing by itself; the sag does.

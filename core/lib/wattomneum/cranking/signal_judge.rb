@@ -9,7 +9,7 @@ module Wattomneum
         posts = companion('posts_cranking')
         return needs_posts if posts.nil?
 
-        lost = posts.value - value
+        lost = difference(posts.value, value)
         most = limit('cranking.signal_below_posts')
         sum("posts #{posts.spoken} - signal #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
         lost <= most ? good : low(lost)

@@ -9,7 +9,7 @@ module Wattomneum
         posts = companion('posts_cranking')
         return needs_posts if posts.nil?
 
-        lost = posts.value - value
+        lost = difference(posts.value, value)
         most = limit('drop.positive_cranking') + limit('drop.ground_cranking')
         sum("posts #{posts.spoken} - starter #{reading.spoken} = #{Figure.volt(lost)} in feed and ground, " \
             "at most #{Figure.volt(most)}")
@@ -35,8 +35,10 @@ module Wattomneum
         return turning if companion('cranking_behaviour')&.observation == 'normal' || flow.adequate?
 
         summary = 'Full volts across the starter and no current: it is open inside'
-        return judgement('unproven', 'Full volts across the starter: amperes or sag must show that none flows',
-                         weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking') if flow.estimate.nil?
+        if flow.estimate.nil?
+          return judgement('unproven', 'Full volts across the starter: amperes or sag must show that none flows',
+                           weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking')
+        end
 
         sum(flow.estimate.arithmetic)
         judgement('act', summary, weight: 'proof', convicts: ['starter'], rules_in: ['Starter or its solenoid open'],

@@ -45,7 +45,7 @@ module Wattomneum
       # @return [Float, nil] percent; nil when nobody measured it
       def charge_percent(reading)
         found = readings.select { |other| CHARGE_TESTS.include?(other.test_key) && same_battery?(other, reading) }
-        nearest = found.select { |other| other.taken_at <= reading.taken_at }.last || found.first
+        nearest = found.reverse.find { |other| other.taken_at <= reading.taken_at } || found.first
         nearest && Judging.call(nearest, self).figures[:charge_percent]
       end
 

@@ -38,6 +38,9 @@ module Wattomneum
         value
       end
 
+      # What a meter shows has few decimals; binary noise must not decide at a limit.
+      def difference(one, other) = (one - other).round(6)
+
       def sum(line)
         @arithmetic << line
       end

@@ -46,7 +46,7 @@ module Wattomneum
       end
 
       def zero_that_convicts?
-        @test.quantity == 'voltage' && @test.limit.nil? && @reading.value&.abs&.<(ZERO_VOLT)
+        @test.zero_convicts? && !@reading.value.nil? && @reading.value.abs < ZERO_VOLT
       end
 
       def wrong_state

@@ -16,7 +16,10 @@ module Wattomneum
           resistance_ohm: value, voltage_across_volt: reading.conditions.number('voltage_across_volt'),
           reversed_ohm: reading.conditions.number('reversed_ohm'), limits: circumstances.limits
         )
-        return void(objections.first, instead: 'Free both ends, switch off, prove 0 V, measure again') if objections.any?
+        if objections.any?
+          return void(objections.first,
+                      instead: 'Free both ends, switch off, prove 0 V, measure again')
+        end
         return open_wire if reading.overload
 
         close_or_high
@@ -30,7 +33,8 @@ module Wattomneum
       end
 
       def close_or_high
-        failing = LoadAdequacy.failing_ohm(limit_volt: limit('cranking.signal_below_posts'), working_ampere: SIGNAL_AMPERE)
+        failing = LoadAdequacy.failing_ohm(limit_volt: limit('cranking.signal_below_posts'),
+                                           working_ampere: SIGNAL_AMPERE)
         sum("limit / current = #{Figure.volt(limit('cranking.signal_below_posts'))} / #{Figure.ampere(SIGNAL_AMPERE)} = " \
             "#{Figure.ohm(failing)}; #{STEPS_TO_TRUST} x meter step = #{Figure.ohm(STEPS_TO_TRUST * METER_RESOLUTION_OHM)}")
         return high if value > STEPS_TO_TRUST * METER_RESOLUTION_OHM

@@ -55,13 +55,25 @@ module Wattomneum
           readings = TESTS.filter_map { |test| assessment.reading(test, position: position) }
           next ['open', 'Not tested'] if readings.empty?
 
-          readings.any? { |reading| reading.conditions.said(condition) == :yes } ? ['done', 'Said'] : ['open', 'Not said']
+          if readings.any? do |reading|
+            reading.conditions.said(condition) == :yes
+          end
+            %w[done Said]
+          else
+            ['open', 'Not said']
+          end
         end
       end
 
       def sound_or_seen_connections
         rung('connections', 'Posts and clamps looked at', ['connections_look']) do
-          assessment.reading('connections_look') ? ['done', assessment.judgement('connections_look').summary] : ['open', 'Not looked at']
+          if assessment.reading('connections_look')
+            ['done',
+             assessment.judgement('connections_look').summary]
+          else
+            ['open',
+             'Not looked at']
+          end
         end
       end
 

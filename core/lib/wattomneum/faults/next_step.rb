@@ -11,7 +11,8 @@ module Wattomneum
       # Suspects with a proof ladder: not to be replaced before it is climbed.
       LADDERED = %w[starter alternator battery].freeze
       CHARGE_MINUTES = 30
-      private_constant :CHARGE_MINUTES
+      UNPROVED = %w[missing void].freeze
+      private_constant :CHARGE_MINUTES, :UNPROVED
 
       # @param assessment [Assessment]
       def initialize(assessment)
@@ -21,7 +22,7 @@ module Wattomneum
 
       # @return [Step]
       def call
-        prove || mend || @assessment.repairs.any? && finish || order_of_work || nothing_found
+        prove || mend || (@assessment.repairs.any? && finish) || order_of_work || nothing_found
       end
 
       private
@@ -39,7 +40,7 @@ module Wattomneum
       # -- proving a repair
 
       def prove
-        proof = assessment.proofs.find { |one| %w[missing void].include?(one.state) }
+        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) }
         return if proof.nil?
 
         test = proof.before.test
@@ -135,7 +136,8 @@ module Wattomneum
         return seen_again unless cured?
         return put_back if assessment.disturbed_count.positive?
 
-        Step.new(kind: 'close', minutes: 1, title: 'Close the job', why: 'The failing reading is sound and nothing is left off')
+        Step.new(kind: 'close', minutes: 1, title: 'Close the job',
+                 why: 'The failing reading is sound and nothing is left off')
       end
 
       def seen_again
@@ -159,7 +161,8 @@ module Wattomneum
       def seen
         key = starting? ? %w[cranking_behaviour connections_look] : %w[charge_lamp_key_on belt_look connections_look]
         missing = key.find { |test| assessment.reading(test).nil? }
-        missing && measure(missing, why: missing.end_with?('look') ? 'Eyes and hands before the meter' : 'See it fail before anything is touched')
+        missing && measure(missing,
+                           why: missing.end_with?('look') ? 'Eyes and hands before the meter' : 'See it fail before anything is touched')
       end
 
       def batteries
@@ -171,7 +174,8 @@ module Wattomneum
       end
 
       def charge_of(position)
-        judgement = assessment.judgement('hydrometer', position: position) || assessment.judgement('rest_voltage', position: position)
+        judgement = assessment.judgement('hydrometer',
+                                         position: position) || assessment.judgement('rest_voltage', position: position)
         return if judgement&.convicts&.include?('battery')
         return measure('rest_voltage', position: position, why: 'A weak battery makes every other reading lie') if
           judgement.nil? || !judgement.usable?

@@ -41,8 +41,10 @@ module Wattomneum
       # Posts that fall with batteries that passed a light test: load each one properly.
       def weak_bank
         return unless assessment.judgement('posts_cranking')&.act?
-        return steps.measure('cranking_current', why: 'The posts fall: amperes tell a weak bank from a locked engine') if
-          assessment.reading('cranking_current').nil?
+        if assessment.reading('cranking_current').nil?
+          return steps.measure('cranking_current',
+                               why: 'The posts fall: amperes tell a weak bank from a locked engine')
+        end
         return drags if assessment.judgement('cranking_current').act?
 
         position = assessment.system.positions.find { |one| assessment.reading('load_test', position: one).nil? }

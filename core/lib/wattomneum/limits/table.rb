@@ -5,9 +5,7 @@ module Wattomneum
     # All limits, looked up by id and system voltage. 12 V and 24 V are rows of their own; nothing is doubled in code.
     class Table
       # @return [Limits::Table] the rows of core/data/limits.yml
-      def self.shipped
-        @shipped ||= new(DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) })
-      end
+      def self.shipped = SHIPPED
 
       # @param limits [Array<Limit>]
       def initialize(limits)
@@ -26,6 +24,9 @@ module Wattomneum
 
       # @return [Array<Limit>]
       def to_a = @rows.values
+
+      SHIPPED = new(DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) })
+      private_constant :SHIPPED
     end
   end
 end

@@ -43,7 +43,7 @@ module Wattomneum
       def interval(slopes, count)
         spread = INTERVAL_Z * Math.sqrt(count * (count - 1) * ((2 * count) + 5) / 18.0)
         low = ((slopes.size - spread) / 2).floor.clamp(0, slopes.size - 1)
-        high = (((slopes.size + spread) / 2).ceil).clamp(0, slopes.size - 1)
+        high = ((slopes.size + spread) / 2).ceil.clamp(0, slopes.size - 1)
         slopes[low]..slopes[high]
       end
 

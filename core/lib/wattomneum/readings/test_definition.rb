@@ -17,6 +17,9 @@ module Wattomneum
       # @return [Boolean] true when each battery position is measured by itself
       def per_battery? = per == 'battery'
 
+      # @return [Boolean] true where reading nothing is the bad answer: feeds, posts, signals; not drops
+      def zero_convicts? = quantity == 'voltage' && !judge.end_with?('DropJudge')
+
       # @return [Boolean]
       def observation? = quantity == 'observation'
 

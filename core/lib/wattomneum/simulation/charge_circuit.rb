@@ -45,8 +45,10 @@ module Wattomneum
         @rest_volt * lamp / (lamp + fault_ohm(element))
       end
 
-      # @return [Float] drop from case to negative post and from output to positive post at the output current
+      # @return [Float] drop from case to negative post at the output current
       def case_drop_volt = HEALTHY_CASE_VOLT + (fault_ohm('alternator_ground') * output_ampere)
+
+      # @return [Float] drop from output to positive post at the output current
       def output_drop_volt = HEALTHY_OUTPUT_VOLT + (fault_ohm('output_cable') * output_ampere)
 
       # @return [Float] ampere with loads on
@@ -55,8 +57,10 @@ module Wattomneum
       # @return [Float] volts peak to peak
       def ripple_volt = dead?('alternator') ? 0.02 : 0.12 * factor
 
-      # @return [String] lit, dark
+      # @return [String] lit or dark
       def lamp_key_on = dead?('excitation_wire') ? 'dark' : 'lit'
+
+      # @return [String] lit or dark
       def lamp_running = charges? || dead?('excitation_wire') ? 'dark' : 'lit'
 
       # @return [String] clean or loose

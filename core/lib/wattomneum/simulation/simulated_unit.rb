@@ -25,7 +25,8 @@ module Wattomneum
         @temperature_celsius = temperature_celsius
         @random = Random.new(seed)
         @conditions = system.positions.to_h do |position|
-          [position, conditions[position] || Condition.new(health_ratio: 0.96 + (@random.rand * 0.06), charge_percent: 96.0)]
+          [position,
+           conditions[position] || Condition.new(health_ratio: 0.96 + (@random.rand * 0.06), charge_percent: 96.0)]
         end
       end
 
@@ -60,7 +61,9 @@ module Wattomneum
         case test.key
         when 'rest_voltage' then volts(open_volt(position))
         when 'hydrometer' then Measured.new(cells: cells(position))
-        when 'battery_test' then Measured.new(value: (sae_ampere(position) / standard_factor(position)).then { |ampere| noisy(ampere, TESTER_RATIO).round })
+        when 'battery_test' then Measured.new(value: (sae_ampere(position) / standard_factor(position)).then do |ampere|
+          noisy(ampere, TESTER_RATIO).round
+        end)
         else
           load = system.batteries.fetch(position).rating.sae_ampere / 2
           volts(open_volt(position) - (load * source(position).resistance_ohm), 'load_ampere' => load.round)
@@ -81,7 +84,8 @@ module Wattomneum
         when 'engine_by_hand' then Measured.new(observation: locked? ? 'locked' : 'free')
         when 'cable_lamp' then Measured.new(observation: 'bright')
         when 'cranking_current' then Measured.new(value: noisy(start.current_ampere, CLAMP_RATIO).round)
-        when 'signal_wire_ohms' then Measured.new(value: 0.1, conditions: { 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 })
+        when 'signal_wire_ohms' then Measured.new(value: 0.1,
+                                                  conditions: { 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 })
         else volts(start_volt(key))
         end
       end
@@ -128,7 +132,8 @@ module Wattomneum
       end
 
       def charge_circuit
-        ChargeCircuit.new(system: system, rest_volt: rest_volt, faults: faults, temperature_celsius: temperature_celsius)
+        ChargeCircuit.new(system: system, rest_volt: rest_volt, faults: faults,
+                          temperature_celsius: temperature_celsius)
       end
 
       def stretch_volt(test) = start.stretches_volt.fetch(test.element)
@@ -156,7 +161,10 @@ module Wattomneum
       end
 
       def sae_ampere(position) = system.batteries.fetch(position).rating.sae_ampere * health_ratio(position)
-      def standard_factor(position) = Batteries::Rating::STANDARDS.fetch(system.batteries.fetch(position).rating.standard)
+
+      def standard_factor(position)
+        Batteries::Rating::STANDARDS.fetch(system.batteries.fetch(position).rating.standard)
+      end
 
       def source(position)
         source_of(open_volt(position), sae_ampere(position), charge_percent(position))

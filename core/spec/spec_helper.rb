@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+require_relative '../lib/wattomneum'
+Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
+
+RSpec.configure do |config|
+  config.disable_monkey_patching!
+  config.order = :random
+  Kernel.srand config.seed
+  config.include CoreFixtures
+  config.include Ngspice
+end

@@ -1,0 +1,146 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Charging do
+  def warm(test, value, system: parallel_pair, celsius: 25, **rest)
+    said = all_said(Wattomneum::Readings::Catalogue.fetch(test), system).merge('battery_temperature_celsius' => celsius)
+    reading(test, value, system: system, conditions: said, **rest)
+  end
+
+  def charging(value, rest: 12.6, test: 'charging_fast_idle', system: parallel_pair, celsius: 25)
+    judge(reading('posts_rest', rest, system: system), warm(test, value, system: system, celsius: celsius), system: system)
+  end
+
+  describe Wattomneum::Charging::Regulation do
+    # Common practice at 25 degC, shifted 3 mV per cell and degC (handbook, from memory), by hand.
+    { 25 => [13.8, 14.7, 15.0], -15 => [14.52, 15.42, 15.5], 45 => [13.5, 14.34, 14.64] }.each do |celsius, band|
+      it "is #{band.join(', ')} V (low, high, over) at #{celsius} degC on 12 V" do
+        found = described_class.new(parallel_pair, temperature_celsius: celsius.to_f)
+        expect([found.low_volt, found.high_volt, found.over_volt].map { |volt| volt.round(2) }).to eq(band)
+      end
+    end
+
+    it 'shifts by 36 mV per degC on 24 V and is never under 27.0 V' do
+      cold = described_class.new(series_pair, temperature_celsius: 0.0)
+      hot = described_class.new(series_pair, temperature_celsius: 60.0)
+      expect([cold.low_volt.round(2), hot.low_volt]).to eq([28.5, 27.0])
+    end
+  end
+
+  # Common practice: 12.6, then 13.2, settling at 14.1 V is right; 13.9 V with headlights on is right; 14.4 V at the posts with
+  # 14.0 V at the dash socket is a drop in the dash feed, not a charging fault.
+  it 'finds 13.2 V at idle and 14.1 V settled right after 12.6 V at rest' do
+    expect([charging(13.2, test: 'charging_idle').verdict, charging(14.1).verdict]).to eq(%w[sound sound])
+  end
+
+  it 'finds 13.9 V with the headlamps on right' do
+    expect(judge(reading('charging_fast_idle', 14.2), reading('charging_loaded', 13.9)).verdict).to eq('sound')
+  end
+
+  it 'takes a dash gauge 0.4 V under the posts for a hint, not a fault' do
+    judged = judge(reading('charging_fast_idle', 14.4), reading('dash_gauge', 14.0))
+    expect([judged.verdict, judged.weight, judged.figures[:gauge_offset_volt].round(1)]).to eq(['unproven', 'hint', -0.4])
+  end
+
+  it 'finds no charge where the volts do not rise 0.5 V over rest' do
+    expect(charging(12.9).summary).to include('does not charge')
+  end
+
+  it 'judges height by the temperature of the battery' do
+    expect([charging(15.2, celsius: 25).verdict, charging(15.2, celsius: -15).verdict]).to eq(%w[act sound])
+  end
+
+  it 'sends overcharging to the sense wire and the regulator ground before the alternator' do
+    judged = charging(15.8)
+    expect([judged.convicts, judged.rules_in.first]).to match([[], include('Sense wire or regulator ground first')])
+  end
+
+  it 'watches the band between regulated and overcharging' do
+    expect(charging(14.85).verdict).to eq('watch')
+  end
+
+  it 'judges a commanded alternator by its setpoint only' do
+    said = all_said(Wattomneum::Readings::Catalogue.fetch('charging_fast_idle'), parallel_pair).merge('setpoint_volt' => 12.9)
+    expect(judge(reading('charging_fast_idle', 13.0, conditions: said)).verdict).to eq('sound')
+    expect(judge(reading('charging_fast_idle', 14.2, conditions: said)).verdict).to eq('act')
+  end
+
+  it 'is void while the heater cycle is on' do
+    said = { 'heater_cycle_over' => 'no', 'speed_as_stated' => 'yes', 'batteries_up' => 'yes', 'belt_looked_at' => 'yes' }
+    expect(judge(reading('charging_fast_idle', 13.1, conditions: said)).instead).to include('heater')
+  end
+
+  it 'wants 13.4 V under all loads and no more than 0.5 V under loads off' do
+    expect(judge(reading('charging_loaded', 13.3)).verdict).to eq('act')
+    expect(judge(reading('charging_fast_idle', 14.4), reading('charging_loaded', 13.8)).verdict).to eq('act')
+    expect(judge(reading('charging_loaded', 26.9, system: series_pair), system: series_pair).verdict).to eq('sound')
+  end
+
+  it 'allows 0.5 V peak to peak or 0.1 V AC of ripple, twice that on 24 V' do
+    verdicts = [['V pp', 0.5], ['V pp', 0.6], ['V AC', 0.1], ['V AC', 0.15]].map { |unit, value| judge(reading('ripple', value, unit: unit)).verdict }
+    expect(verdicts).to eq(%w[sound act sound act])
+    expect(judge(reading('ripple', 0.9, unit: 'V pp', system: series_pair), system: series_pair).verdict).to eq('sound')
+  end
+
+  it 'wants the sense feed within 0.1 V of the posts under a lamp' do
+    rest = reading('posts_rest', 12.6)
+    expect(judge(rest, reading('sense_feed', 12.52)).clears).to eq(['sense_wire'])
+    expect(judge(rest, reading('sense_feed', 12.1)).convicts).to eq(['sense_wire'])
+  end
+
+  it 'counts an unloaded feed for nothing' do
+    judged = judge(reading('posts_rest', 12.6), reading('sense_feed', 12.6, conditions: { 'load_on' => 'no' }))
+    expect([judged.validity, judged.instead]).to eq(['void', 'Hang a lamp on the terminal and read again'])
+  end
+
+  it 'scales an output drop to the rated current' do
+    said = { 'current_ampere' => 60, 'value_confirmed' => 'yes' }
+    expect(judge(reading('alternator_output_drop', 0.2, conditions: said)).convicts).to eq(['output_cable'])
+    expect(judge(reading('alternator_output_drop', 0.1, conditions: said)).clears).to eq(['output_cable'])
+  end
+
+  it 'voids a small drop at little current' do
+    expect(judge(reading('alternator_case_drop', 0.01, conditions: { 'current_ampere' => 10 })).validity).to eq('void')
+  end
+
+  # Charge lamp, key on / running: lit / out normal; dark / not charging: excitation or lamp open.
+  it 'reads the charge lamp' do
+    expect(judge(reading('charge_lamp_key_on', 'lit')).verdict).to eq('sound')
+    expect(judge(reading('charge_lamp_key_on', 'dark')).convicts).to eq(['excitation_wire'])
+    expect(judge(reading('charge_lamp_key_on', 'lit_key_off')).summary).to include('shorted diode')
+    expect(judge(reading('charge_lamp_key_on', 'dark'), reading('charge_lamp_running', 'dark')).traps.first).to include('lost')
+  end
+
+  it 'turns a needle between two marks into volts with its error' do
+    expect(Wattomneum::Charging::DashGauge.volts(share_ratio: 0.5, low_volt: 8.0, high_volt: 18.0)).to eq([13.0, 1.0])
+    expect { Wattomneum::Charging::DashGauge.volts(share_ratio: 1.5, low_volt: 8.0, high_volt: 18.0) }.to raise_error(Wattomneum::InvalidQuantityError)
+  end
+
+  # Worked example: 700 A for 5 s is 0.97 Ah.
+  it 'takes 0.97 Ah for a start of 700 A and 5 s' do
+    expect(Wattomneum::Charging::EnergyBudget.start_ampere_hour(current_ampere: 700.0, seconds: 5.0)).to be_within(0.005).of(0.97)
+  end
+
+  it 'puts it back in minutes, or never where the loads take all' do
+    budget = Wattomneum::Charging::EnergyBudget
+    expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 60.0, loads_ampere: 30.0, acceptance_ampere: 20.0)).to be_within(1e-9).of(3.45)
+    expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 40.0, loads_ampere: 45.0, acceptance_ampere: 20.0)).to be_nil
+    expect(budget.least_rating_ampere([{ ampere: 60.0, duty_ratio: 1.0 }, { ampere: 40.0, duty_ratio: 0.5 }])).to be_within(1e-9).of(100)
+  end
+
+  it 'asks 90 % of the rating cold and 80 % hot of an output test' do
+    passes = ->(ampere, hot) { Wattomneum::Charging::OutputTest.passes?(output_ampere: ampere, rating_ampere: 100.0, hot: hot) }
+    expect([passes.call(89.0, false), passes.call(90.0, false), passes.call(80.0, true)]).to eq([false, true, true])
+  end
+
+  it 'never jumps the field of an internal regulator, and asks for the circuit first' do
+    test = Wattomneum::Charging::OutputTest
+    expect(test.full_field_jumper(field_circuit: 'A', internal_regulator: false)).to eq('field to ground')
+    expect(test.full_field_jumper(field_circuit: 'B', internal_regulator: false)).to eq('field to battery')
+    expect { test.full_field_jumper(field_circuit: 'A', internal_regulator: true) }.to raise_error(Wattomneum::RefusedError)
+    expect { test.full_field_jumper(field_circuit: nil, internal_regulator: false) }.to raise_error(Wattomneum::InvalidQuantityError)
+  end
+
+  it 'never trusts a terminal by its letter alone' do
+    expect(Wattomneum::Charging::Terminals.functions_of('S').size).to be > 1
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Faults::ProofLadder do
+  def ladder(suspect, readings, position: nil, **rest)
+    assess(readings, **rest).ladders.find { |one| one.suspect == suspect && one.position == position }
+  end
+
+  def rungs(ladder) = ladder.rungs.to_h { |rung| [rung.key, rung.state] }
+
+  # Click, no crank, full volts across a starter that draws nothing.
+  def open_starter
+    ground_work(behaviour: 'click', cranking_volt: 12.5) +
+      [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1), reading('starter_terminal', 12.45)]
+  end
+
+  it 'is not started before anything was measured, and names its first missing rung' do
+    starter = ladder('starter', [])
+    expect([starter.started?, starter.complete?, starter.missing.key]).to eq([false, false, 'seen'])
+  end
+
+  it 'fills itself from readings, and takes full volts at the starter for the drops that little current voided' do
+    starter = ladder('starter', open_starter)
+    expect(rungs(starter).except('engine').values.uniq).to eq(['done'])
+    expect([starter.complete?, starter.missing.key]).to eq([false, 'engine'])
+  end
+
+  it 'is complete once the engine was turned by hand and free' do
+    expect(ladder('starter', [*open_starter, reading('engine_by_hand', 'free')])).to be_complete
+  end
+
+  it 'fails at the rung where the fault lies instead' do
+    states = rungs(ladder('starter', [*open_starter, reading('engine_by_hand', 'locked')]))
+    expect(states['engine']).to eq('failed')
+    grounded = ground_work(behaviour: 'click', cranking_volt: 12.3) + [reading('ground_drop', 11.0)]
+    expect(rungs(ladder('starter', grounded))['ground']).to eq('failed')
+  end
+
+  it 'has nothing to condemn while the engine cranks' do
+    expect(rungs(ladder('starter', ground_work(behaviour: 'normal', cranking_volt: 10.8)))['seen']).to eq('failed')
+  end
+
+  it 'does not count a void reading' do
+    readings = ground_work(behaviour: 'click', cranking_volt: 12.5) + [reading('ground_drop', 0.01)]
+    expect(rungs(ladder('starter', readings))['ground']).to eq('open')
+  end
+
+  describe 'of a battery' do
+    def tested(said = {})
+      [reading('connections_look', 'clean'), reading('rest_voltage', 12.6, position: 'B'),
+       reading('battery_test', 300.0, position: 'B', conditions: all_said(Wattomneum::Readings::Catalogue.fetch('battery_test'), parallel_pair).merge(said))]
+    end
+
+    it 'is complete when it was charged, alone, settled, its temperature known, and failed' do
+      expect(ladder('battery', tested, position: 'B')).to be_complete
+    end
+
+    it 'stays open while nobody said that it stood alone' do
+      alone = ladder('battery', tested('tested_alone' => 'not_said'), position: 'B')
+      expect([alone.complete?, alone.missing.key]).to eq([false, 'alone'])
+    end
+
+    it 'has no such rung on a single battery' do
+      expect(ladder('battery', [], position: 'A', system: single_battery).rungs.map(&:key)).not_to include('alone')
+    end
+
+    it 'asks about the battery that stands there now, not the one before it' do
+      system = parallel_pair(batteries: { 'A' => battery('left'), 'B' => battery('fresh') })
+      expect(ladder('battery', tested, position: 'B', system: system).started?).to be(true)
+      expect(rungs(ladder('battery', tested, position: 'B', system: system))['fails']).to eq('open')
+    end
+  end
+
+  describe 'of an alternator' do
+    def served
+      ground_work(behaviour: 'normal', cranking_volt: 10.9) +
+        [reading('belt_look', 'clean'), reading('output_terminal_stopped', 12.5), reading('sense_feed', 12.55), reading('excitation_feed', 12.4),
+         reading('alternator_case_drop', 0.03), reading('ripple', 0.02, unit: 'V pp')]
+    end
+
+    it 'is complete when all that serves it is right and it does not charge' do
+      expect(ladder('alternator', [*served, reading('charging_fast_idle', 12.5)], family: 'charging')).to be_complete
+    end
+
+    it 'has nothing to condemn when it charges' do
+      expect(rungs(ladder('alternator', [*served, reading('charging_fast_idle', 14.2)], family: 'charging'))['output']).to eq('failed')
+    end
+
+    it 'asks for no sense feed where there is none' do
+      expect(ladder('alternator', [], system: single_battery).rungs.map(&:key)).not_to include('sense')
+    end
+  end
+end

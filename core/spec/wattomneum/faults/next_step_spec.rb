@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Faults::NextStep do
+  def step(readings, **rest) = assess(readings, **rest).next_step
+  def repair(element, failing, **rest) = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, failing_reading_id: failing.id, **rest)
+
+  it 'begins by seeing it fail, then looks, then takes the batteries one by one' do
+    readings = []
+    asked = 6.times.map do
+      found = step(readings)
+      answer = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'rest_voltage' => 12.6, 'battery_test' => 790.0 }.fetch(found.test_key)
+      readings += [reading(found.test_key, answer, position: found.position)]
+      [found.test_key, found.position].compact.join(' ')
+    end
+    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'rest_voltage A', 'battery_test A', 'rest_voltage B', 'battery_test B'])
+  end
+
+  it 'charges a discharged battery before it is tested' do
+    found = step([reading('cranking_behaviour', 'slow'), reading('connections_look', 'clean'), reading('rest_voltage', 12.2, position: 'A')])
+    expect([found.kind, found.position, found.test_key]).to eq(%w[charge A rest_voltage])
+  end
+
+  it 'goes to the signal first when it is silent, to the amperes when it is slow, to the ground drop when it clicks' do
+    asked = { 'silent' => 12.5, 'slow' => 10.9, 'click' => 12.4 }.map { |behaviour, volt| step(ground_work(behaviour: behaviour, cranking_volt: volt)).test_key }
+    expect(asked).to eq(%w[solenoid_signal cranking_current ground_drop])
+  end
+
+  it 'tells a weak bank from a locked engine by the amperes when the posts fall' do
+    falling = ground_work(behaviour: 'click', cranking_volt: 7.0)
+    expect(step(falling).test_key).to eq('cranking_current')
+    expect(step([*falling, reading('cranking_current', 1200.0)]).test_key).to eq('engine_by_hand')
+    expect(step([*falling, reading('cranking_current', 600.0)]).test_key).to eq('load_test')
+  end
+
+  describe 'behind a failing ground' do
+    let(:failing) { reading('ground_drop', 11.2) }
+    let(:readings) { [*ground_work(behaviour: 'click', cranking_volt: 12.3), failing] }
+
+    it 'halves the path: likeliest and quickest stretch first, and says what is not placed yet' do
+      found = step(readings)
+      expect([found.test_key, found.why]).to match(['block_strap_drop', include('11.20 V')])
+    end
+
+    it 'goes on to the next stretch when the first is sound under current' do
+      found = step([*readings, reading('cranking_current', 580.0), reading('block_strap_drop', 0.04)])
+      expect(found.test_key).to eq('negative_cable_drop')
+    end
+
+    it 'says so when no stretch explains the whole' do
+      stretches = %w[block_strap_drop negative_cable_drop starter_mount_drop].map { |key| reading(key, 0.02) }
+      found = step([*readings, reading('cranking_current', 580.0), *stretches])
+      expect([found.kind, found.why]).to match(['repeat', include('may be wrong')])
+    end
+
+    it 'mends the stretch that is convicted, and names the reading that will prove it' do
+      strap = reading('block_strap_drop', 11.0)
+      found = step([*readings, strap])
+      expect([found.kind, found.element, found.failing_reading_id]).to eq(['repair', 'block_strap', strap.id])
+    end
+
+    it 'proves it by the same test, once it is known what the engine did' do
+      strap = reading('block_strap_drop', 11.0)
+      repairs = [repair('block_strap', strap)]
+      expect(step([*readings, strap], repairs: repairs).test_key).to eq('cranking_behaviour')
+      cranked = reading('cranking_behaviour', 'normal', round: 1)
+      found = step([*readings, strap, cranked], repairs: repairs)
+      expect([found.kind, found.test_key, found.failing_reading_id]).to eq(['prove', 'block_strap_drop', strap.id])
+    end
+
+    it 'puts back what was disturbed before it closes' do
+      strap = reading('block_strap_drop', 11.0)
+      done = [*readings, strap, reading('cranking_behaviour', 'normal', round: 1), reading('block_strap_drop', 0.04, round: 1)]
+      repairs = [repair('block_strap', strap)]
+      expect(step(done, repairs: repairs, disturbed_count: 1).kind).to eq('put_back')
+      expect(step(done, repairs: repairs).kind).to eq('close')
+    end
+
+    it 'goes on looking when the part is proved and it still does not crank' do
+      strap = reading('block_strap_drop', 11.0)
+      still = [*readings, strap, reading('cranking_behaviour', 'click', round: 1), reading('posts_cranking', 12.4, round: 1),
+               reading('cranking_current', 560.0, round: 1), reading('block_strap_drop', 0.04, round: 1)]
+      expect(step(still, repairs: [repair('block_strap', strap)]).test_key).to eq('ground_drop')
+    end
+  end
+
+  it 'climbs the rung that is missing before a suspect with a ladder is condemned' do
+    readings = ground_work(behaviour: 'click', cranking_volt: 12.5) +
+               [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1), reading('starter_terminal', 12.45)]
+    expect(step(readings).test_key).to eq('engine_by_hand')
+    expect(step([*readings, reading('engine_by_hand', 'free')]).kind).to eq('condemn')
+  end
+
+  it 'looks at lamp and belt first when it is about charging' do
+    expect(step([], family: 'charging').test_key).to eq('charge_lamp_key_on')
+    expect(step([reading('charge_lamp_key_on', 'lit')], family: 'charging').test_key).to eq('belt_look')
+  end
+
+  it 'never mends on a hint' do
+    readings = ground_work(behaviour: 'normal', cranking_volt: 10.9) + [reading('charge_lamp_key_on', 'dark'), reading('belt_look', 'clean')]
+    expect(step(readings, family: 'charging').kind).to eq('measure')
+  end
+
+  it 'parks what it can not see fail instead of closing it' do
+    readings = ground_work(behaviour: 'normal', cranking_volt: 10.9) + [reading('charging_fast_idle', 14.2)]
+    expect(step(readings).kind).to eq('watch')
+  end
+end

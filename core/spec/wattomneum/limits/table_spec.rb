@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Limits::Table do
+  subject(:table) { described_class.shipped }
+
+  it 'gives the row for the system voltage, and a common row where the figure does not depend on it' do
+    expect(table.fetch('drop.positive_cranking', system_volt: 24).value).to eq(1.0)
+    expect(table.fetch('battery.charge_least', system_volt: 24).value).to eq(75)
+  end
+
+  it 'has a 24 V row wherever it has a 12 V row: nothing is doubled in code' do
+    ids = ->(volt) { table.to_a.select { |limit| limit.system_volt == volt }.map(&:id).sort }
+    expect(ids.call(24)).to eq(ids.call(12))
+  end
+
+  it 'names a known kind of source and a source in every row' do
+    expect(table.to_a.map(&:source_kind).uniq - %w[standard handbook practice ours]).to be_empty
+    expect(table.to_a.map(&:source)).to all(match(/\w{4}/))
+  end
+
+  it 'refuses an id it does not hold' do
+    expect { table.fetch('drop.nothing', system_volt: 12) }.to raise_error(Wattomneum::UnknownKeyError, /no limit drop.nothing/)
+  end
+
+  # Common practice, voltage drops with the circuit working.
+  {
+    'drop.connection' => [0.05, 0.05], 'drop.contact' => [0.2, 0.2], 'drop.positive_cranking' => [0.5, 1.0],
+    'drop.ground_cranking' => [0.3, 0.3], 'drop.ground_network' => [0.1, 0.1], 'drop.alternator_output' => [0.3, 0.5],
+    'drop.alternator_case' => [0.1, 0.1], 'cranking.posts_least' => [9.6, 19.2], 'cranking.signal_below_posts' => [1.0, 2.0],
+    'charging.rise_least' => [0.5, 1.0], 'charging.loaded_least' => [13.4, 26.8], 'charging.ripple_peak' => [0.5, 1.0]
+  }.each do |id, (twelve, twenty_four)|
+    it "holds #{id} at #{twelve} V on 12 V and #{twenty_four} V on 24 V" do
+      expect([12, 24].map { |volt| table.fetch(id, system_volt: volt).value }).to eq([twelve, twenty_four])
+    end
+  end
+end

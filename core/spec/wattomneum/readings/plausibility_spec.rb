@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Readings::Plausibility do
+  def question(key, value, system = parallel_pair)
+    described_class.question(test: Wattomneum::Readings::Catalogue.fetch(key), value: value, system: system)
+  end
+
+  it 'asks about volts where millivolts were meant and offers both' do
+    asked = question('ground_drop', 12.6)
+    expect(asked.text).to include('12.60 V', 'nearly the whole system')
+    expect(asked.options.map { |option| option[:value] }).to include(nil, 0.0126)
+  end
+
+  it 'asks about reversed leads and offers the value the right way round' do
+    asked = question('posts_rest', -12.6)
+    expect(asked.text).to include('wrong way round')
+    expect(asked.options.map { |option| option[:value] }).to include(12.6)
+  end
+
+  it 'lets an ordinary value pass, on 12 V and on 24 V' do
+    expect(question('posts_rest', 12.6)).to be_nil
+    expect(question('posts_rest', 25.2, series_pair)).to be_nil
+    expect(question('posts_rest', 12.6, series_pair)).not_to be_nil
+  end
+
+  it 'judges one battery of a 24 V pair as 12 V' do
+    expect(question('rest_voltage', 12.5, series_pair)).to be_nil
+    expect(question('rest_voltage', 25.0, series_pair)).not_to be_nil
+  end
+
+  it 'leaves an unconfirmed value unjudged and says what to do' do
+    judged = judge(reading('ground_drop', 12.6, conditions: {}))
+    expect([judged.verdict, judged.validity, judged.convicts]).to eq(['unproven', 'unstated', []])
+  end
+
+  it 'judges it once it was confirmed: an open joint does drop everything' do
+    expect(judge(reading('ground_drop', 12.4, conditions: { 'value_confirmed' => 'yes' })).verdict).to eq('act')
+  end
+end

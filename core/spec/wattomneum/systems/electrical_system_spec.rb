@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Systems::ElectricalSystem do
+  def system(volt, arrangement, count) = described_class.new(system_volt: volt, arrangement: arrangement, battery_count: count, usual_cranking_current_ampere: 300.0)
+
+  it 'takes one on 12 V, two to four in parallel on 12 V, and a series pair on 24 V' do
+    expect([system(12, 'single', 1), system(12, 'parallel', 4), system(24, 'series', 2)].map(&:positions)).to eq([%w[A], %w[A B C D], %w[A B]])
+  end
+
+  [[24, 'single', 1], [12, 'parallel', 1], [12, 'parallel', 5], [24, 'parallel', 2], [12, 'series', 2], [24, 'series', 4]].each do |odd|
+    it("refuses #{odd.join(' ')}") { expect { system(*odd) }.to raise_error(Wattomneum::InvalidQuantityError, /series pair on 24 V/) }
+  end
+
+  it 'has the places and parts that it has' do
+    expect(single_battery.places.map(&:key)).not_to include('isolator_in', 'sense_terminal')
+    expect(single_battery.elements.map(&:key)).to include('positive_cable')
+    expect(parallel_pair.elements.map(&:key)).not_to include('positive_cable')
+  end
+
+  it 'draws both loops with a part between neighbouring places' do
+    start = Wattomneum::Systems::Loop.for(parallel_pair).first
+    expect(start.feed.map(&:key)).to eq(%w[positive_post isolator_in isolator_out starter_stud])
+    expect(start.element_between('engine_block', 'frame').key).to eq('block_strap')
+    expect(start.test_between('frame', 'negative_post').key).to eq('negative_cable_drop')
+  end
+
+  it 'names cautions from the one list' do
+    expect(Wattomneum::Safety::Cautions.fetch_all(['cranking']).first.acknowledge).to be(true)
+    expect { Wattomneum::Safety::Cautions.fetch_all(['spiders']) }.to raise_error(Wattomneum::UnknownKeyError)
+  end
+end

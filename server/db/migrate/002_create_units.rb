@@ -29,10 +29,10 @@ Sequel.migration do
                  Sequel.lit("(arrangement = 'single' and system_volt = 12 and battery_count = 1) or " \
                             "(arrangement = 'parallel' and system_volt = 12 and battery_count between 2 and 4) or " \
                             "(arrangement = 'series' and system_volt = 24 and battery_count = 2)"))
-      constraint(:unit_cranking_current_range) do
-        (usual_cranking_current_ampere.positive?) & (usual_cranking_current_ampere <= 3000)
-      end
-      constraint(:unit_alternator_rating_range) { (alternator_rating_ampere.positive?) & (alternator_rating_ampere <= 1000) }
+      constraint(:unit_cranking_current_range,
+                 Sequel.lit('usual_cranking_current_ampere > 0 and usual_cranking_current_ampere <= 3000'))
+      constraint(:unit_alternator_rating_range,
+                 Sequel.lit('alternator_rating_ampere > 0 and alternator_rating_ampere <= 1000'))
     end
     create_table(:place) do
       uuid :id, primary_key: true, default: Sequel.function(:gen_random_uuid)

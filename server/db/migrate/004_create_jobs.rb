@@ -19,7 +19,7 @@ Sequel.migration do
       index %i[unit_id opened_at]
       constraint(:job_state_known, state: %w[open parked closed cancelled])
       constraint(:job_family_known, family: %w[starting charging])
-      constraint(:job_complaint_said) { Sequel.function(:length, :complaint).positive? }
+      constraint(:job_complaint_said, Sequel.lit('length(complaint) > 0'))
       constraint(:job_parked_names_what_is_missing, Sequel.lit("state <> 'parked' or length(parked_missing) > 0"))
     end
     create_table(:attempt) do

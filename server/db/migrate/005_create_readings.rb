@@ -42,7 +42,7 @@ Sequel.migration do
       String :reason, null: false
       foreign_key :person_id, :account, type: :Bignum, null: false
       Time :at, null: false, default: Sequel::CURRENT_TIMESTAMP
-      constraint(:withdrawal_has_reason) { Sequel.function(:length, :reason).positive? }
+      constraint(:withdrawal_has_reason, Sequel.lit('length(reason) > 0'))
     end
     create_table(:judgement) do
       uuid :id, primary_key: true, default: Sequel.function(:gen_random_uuid)

@@ -33,7 +33,7 @@ Sequel.migration do
       foreign_key :put_back_by_id, :account, type: :Bignum
       Time :noted_at, null: false, default: Sequel::CURRENT_TIMESTAMP
       index :job_id
-      constraint(:disturbance_named) { Sequel.function(:length, :what).positive? }
+      constraint(:disturbance_named, Sequel.lit('length(what) > 0'))
       constraint(:disturbance_put_back_by_someone, Sequel.lit('(put_back_at is null) = (put_back_by_id is null)'))
     end
     create_table(:condemnation) do

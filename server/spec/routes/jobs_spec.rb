@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Routes::Jobs do
+  let!(:person) { sign_in_as('lead') }
+
+  it 'keeps complaint, what was seen and what was tried apart' do
+    job = open_job(seen: 'One click', lamps: ['lamps stay bright'], attempts: [{ what: 'New starter', by_whom: 'hire shop', fitted_without_diagnosis: true }])
+    expect([status, job['complaint'], job['seen'], job['lamps']]).to eq([201, 'Just clicks', 'One click', ['lamps stay bright']])
+    expect(job['attempts'].first).to include('what' => 'New starter', 'fitted_without_diagnosis' => true)
+    expect(job['next_step']).to include('kind' => 'measure', 'test_key' => 'cranking_behaviour')
+  end
+
+  it 'refuses a job without a complaint' do
+    open_job(complaint: '   ')
+    expect([status, error['fields']]).to eq([422, { 'complaint' => ['must not be empty'] }])
+  end
+
+  it 'lists open and parked jobs first, others on request' do
+    job = open_job
+    expect(read('/api/jobs')['jobs'].map { |row| row['id'] }).to include(job['id'])
+    write(:post, "/api/jobs/#{job['id']}/cancel", { lock_version: 0, reason: 'opened twice' })
+    expect(read('/api/jobs?state=cancelled')['jobs'].map { |row| row['id'] }).to include(job['id'])
+  end
+
+  # A ground joint behind a click, from intake to close.
+  it 'runs from complaint to a closed job, with the strap proved by the reading that failed' do
+    job = open_job
+    id = job['id']
+    take(id, 'cranking_behaviour', 'click')
+    take(id, 'connections_look', 'clean')
+    %w[A B].each do |position|
+      take(id, 'rest_voltage', '12.62', position: position)
+      take(id, 'battery_test', 780, position: position)
+    end
+    take(id, 'posts_rest', '12.62')
+    take(id, 'posts_cranking', '12.25')
+    take(id, 'ground_drop', '11.4')
+    bench = take(id, 'block_strap_drop', '11.2')
+    expect(bench['next_step']).to include('kind' => 'repair', 'element' => 'block_strap')
+    failing = bench['readings'].last['id']
+
+    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(failing_reading_id: failing, disturbed: ['Negative lead', '']))
+    expect(bench['repairs'].first['proof']).to include('state' => 'missing', 'before_id' => failing)
+    expect(bench['disturbances'].size).to eq(1)
+    write(:post, "/api/jobs/#{id}/close", { lock_version: 0 })
+    expect([status, error['fields']['missing']]).to match([422, include(start_with('Repeat'))])
+
+    take(id, 'cranking_behaviour', 'normal')
+    bench = take(id, 'block_strap_drop', '0.05')
+    expect(bench['repairs'].first['proof']).to include('state' => 'proved')
+    expect(bench['missing_to_close']).to eq(['Put back what was disturbed: 1 still open'])
+    write(:post, "/api/disturbances/#{bench['disturbances'].first['id']}/put-back")
+    closed = write(:post, "/api/jobs/#{id}/close", { lock_version: 0 })
+    expect([status, closed['state']]).to eq([200, 'closed'])
+    expect(closed['events'].map { |event| event['kind'] }).to eq(%w[opened closed])
+  end
+
+  it 'parks with the missing point named, takes it up again, cancels only with a reason' do
+    id = open_job['id']
+    parked = write(:post, "/api/jobs/#{id}/park", { lock_version: 0 })
+    expect(parked['parked_missing']).to include('No repair is recorded')
+    take(id, 'posts_rest', '12.6')
+    expect([status, error['message']]).to match([422, include('parked: reopen it first')])
+    reopened = write(:post, "/api/jobs/#{id}/reopen", { lock_version: 1 })
+    expect(reopened['state']).to eq('open')
+    write(:post, "/api/jobs/#{id}/cancel", { lock_version: 2 })
+    expect(error['fields']).to include('reason' => ['is needed'])
+  end
+
+  it 'shows a conflict when two people end one job' do
+    id = open_job['id']
+    write(:post, "/api/jobs/#{id}/park", { lock_version: 0, reason: 'parts' })
+    write(:post, "/api/jobs/#{id}/reopen", { lock_version: 0 })
+    expect([status, error['code'], error['theirs']['state']]).to eq([409, 'edit_conflict', 'parked'])
+  end
+
+  it 'changes the intake against its version' do
+    id = open_job['id']
+    bench = write(:patch, "/api/jobs/#{id}", { lock_version: 0, complaint: 'No charge', family: 'charging', seen: '' })
+    expect(bench['next_step']['test_key']).to eq('charge_lamp_key_on')
+    bench = write(:post, "/api/jobs/#{id}/attempts", { what: 'New belt' })
+    expect(bench['attempts'].size).to eq(1)
+  end
+
+  it 'gives a job as one JSON document' do
+    id = open_job['id']
+    take(id, 'posts_rest', '12.6')
+    get "#{Requests::HOST}/api/jobs/#{id}/export"
+    document = JSON.parse(last_response.body)
+    expect(document).to include('format' => 'wattomneum-job-1', 'complaint' => 'Just clicks')
+    expect(document['readings'].first['judged']['limits'].first).to include('source')
+  end
+
+  describe 'condemning' do
+    def failing_battery(said = Rows::ALL_SAID)
+      id = open_job['id']
+      take(id, 'connections_look', 'clean')
+      take(id, 'rest_voltage', '12.6', position: 'A')
+      take(id, 'battery_test', 300, position: 'A', conditions: said)
+      id
+    end
+
+    def condemn(id, **rest) = write(:post, "/api/jobs/#{id}/condemnations", { id: SecureRandom.uuid, element: 'battery', position: 'A', **rest })
+
+    it 'is allowed from the top of the ladder' do
+      bench = condemn(failing_battery)
+      expect([status, bench['condemnations'].first['override_reason']]).to eq([201, nil])
+    end
+
+    it 'names the missing rung otherwise' do
+      condemn(failing_battery(Rows::ALL_SAID.except('tested_alone')))
+      expect([status, error['message']]).to eq([422, 'Battery A is not proved bad: tested alone is missing'])
+    end
+
+    it 'lets a lead override with a reason that stays visible' do
+      bench = condemn(failing_battery(Rows::ALL_SAID.except('tested_alone')), override_reason: 'leaking acid')
+      expect(bench['condemnations'].first).to include('override_reason' => 'leaking acid', 'person' => person.name)
+    end
+
+    it 'lets nobody else override' do
+      id = failing_battery(Rows::ALL_SAID.except('tested_alone'))
+      sign_in_as('electrician')
+      condemn(id, override_reason: 'because')
+      expect(status).to eq(403)
+    end
+  end
+
+  it 'keeps a temporary repair on Today until it is permanent, and wants its limit and reason' do
+    unit = a_unit
+    id = open_job(unit)['id']
+    write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true))
+    expect(error['fields'].keys).to include('temporary')
+    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true, temporary_until: '2026-12-01', temporary_reason: 'part on order'))
+    on_today = -> { read('/api/today')['lines'].any? { |line| line['kind'] == 'temporary' && line['unit_id'] == unit.id } }
+    expect(on_today.call).to be(true)
+    write(:post, "/api/repairs/#{bench['repairs'].first['id']}/make-permanent")
+    expect(on_today.call).to be(false)
+  end
+
+  it 'refuses a part the unit has not, a reading of another job, a battery without its position' do
+    id = open_job['id']
+    other = open_job
+    take(other['id'], 'posts_rest', '12.6')
+    foreign = Server::Models::Reading.first(job_id: other['id']).id
+    [repair_fields(element: 'positive_cable'), repair_fields(element: 'battery'), repair_fields(failing_reading_id: foreign), repair_fields(minutes: -1)].each do |fields|
+      write(:post, "/api/jobs/#{id}/repairs", fields)
+      expect(status).to eq(422)
+    end
+    expect(Server::Models::Repair.where(job_id: id).count).to eq(0)
+  end
+end

@@ -1,0 +1,159 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Routes::Units do
+  let!(:person) { sign_in_as('lead') }
+
+  it 'creates a unit with a place row for each named point it has' do
+    sheet = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(has_isolator: false) })
+    expect([status, sheet['system']]).to eq([201, '12 V, 2 in parallel'])
+    keys = Server::Models::Place.where(unit_id: sheet['id']).select_map(:key)
+    expect(keys).to include('starter_stud', 'negative_post')
+    expect(keys).not_to include('isolator_in')
+  end
+
+  it 'refuses a number that is taken, whatever its case, and keeps the first' do
+    a_unit(number: 'K-7')
+    write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(number: 'k-7') })
+    expect([status, error['fields']]).to eq([422, { 'number' => ['this number is taken'] }])
+  end
+
+  it 'refuses batteries that do not go together, in a sentence' do
+    write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(system_volt: 24) })
+    expect([status, error['message']]).to match([422, include('series pair on 24 V')])
+  end
+
+  it 'names every field that is missing, of the wrong kind or unknown' do
+    write(:post, '/api/units', { id: 'x', number: '', usual_cranking_current_ampere: 'much', colour: 'red' })
+    expect(error['fields'].keys).to include('id', 'number', 'name', 'usual_cranking_current_ampere', 'colour')
+  end
+
+  it 'refuses broken JSON, lists, other content and numbers beyond any meter' do
+    ['{', '[]', ''].each do |text|
+      write(:post, '/api/units', text)
+      expect([status, error['code']]).to eq([400, 'bad_request'])
+    end
+    fields = { id: SecureRandom.uuid, **unit_fields }
+    write(:post, '/api/units', JSON.generate(fields).sub('600.0', '1e400'))
+    expect(status).to eq(422)
+  end
+
+  it 'edits a unit and adds the places it gained' do
+    unit = a_unit(has_isolator: false)
+    sheet = write(:patch, "/api/units/#{unit.id}", { **unit_fields(number: unit.number), lock_version: 0 })
+    expect([status, sheet['lock_version']]).to eq([200, 1])
+    expect(Server::Models::Place.where(unit_id: unit.id, key: 'isolator_in').count).to eq(1)
+  end
+
+  it 'shows both versions when two people edit one unit' do
+    unit = a_unit
+    write(:patch, "/api/units/#{unit.id}", { **unit_fields(number: unit.number, name: 'Theirs'), lock_version: 0 })
+    write(:patch, "/api/units/#{unit.id}", { **unit_fields(number: unit.number, name: 'Mine'), lock_version: 0 })
+    expect([status, error['code'], error['theirs']['name']]).to eq([409, 'edit_conflict', 'Theirs'])
+  end
+
+  it 'retires a unit without open work, hides it, and brings it back' do
+    unit = a_unit
+    write(:post, "/api/units/#{unit.id}/retire")
+    expect(read('/api/units')['units'].map { |row| row['id'] }).not_to include(unit.id)
+    expect(read('/api/units?retired=true')['units'].map { |row| row['id'] }).to include(unit.id)
+    expect(write(:post, "/api/units/#{unit.id}/return")['retired']).to be(false)
+  end
+
+  it 'does not retire a unit with an open job, nor open one on a retired unit' do
+    unit = a_unit
+    open_job(unit)
+    write(:post, "/api/units/#{unit.id}/retire")
+    expect([status, error['message']]).to match([422, include('open job')])
+    other = a_unit
+    write(:post, "/api/units/#{other.id}/retire")
+    open_job(other)
+    expect([status, error['message']]).to match([422, include('retired')])
+  end
+
+  it 'answers 404 for what is not there and for what is no id' do
+    ["/api/units/#{SecureRandom.uuid}", '/api/units/7', '/api/nowhere'].each do |path|
+      get "#{Requests::HOST}#{path}"
+      expect(status).to eq(404)
+    end
+  end
+
+  describe 'batteries' do
+    let(:unit) { a_unit(batteries: false) }
+    let(:new_battery) { { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'agm', rating_ampere: 760, rating_standard: 'EN', date_code: 'K24' } }
+
+    def fit_new(position, battery = new_battery) = write(:post, "/api/units/#{unit.id}/fittings", { position: position, battery: battery })
+
+    it 'fits a new one with its label, decodes its date, takes it off, and remembers where it was' do
+      slot = fit_new('A')['batteries'].first
+      expect(slot['battery']).to include('rating_standard' => 'EN', 'made' => 'October 2024')
+      sheet = write(:post, "/api/units/#{unit.id}/fittings/A/take-off")
+      expect([sheet['batteries'].first['battery'], sheet['past_batteries'].first['tag']]).to eq([nil, new_battery[:tag]])
+    end
+
+    it 'moves one from the shelf with its history' do
+      fit_new('A')
+      write(:post, "/api/units/#{unit.id}/fittings/A/take-off")
+      expect(read('/api/batteries/loose')['batteries'].map { |row| row['id'] }).to include(new_battery[:id])
+      other = a_unit(batteries: false)
+      sheet = write(:post, "/api/units/#{other.id}/fittings", { position: 'B', battery_id: new_battery[:id] })
+      expect(sheet['batteries'].last['battery']['tag']).to eq(new_battery[:tag])
+    end
+
+    it 'puts no two batteries in one position and no battery in two places' do
+      fit_new('A')
+      fit_new('A', new_battery.merge(id: SecureRandom.uuid, tag: "X#{SecureRandom.hex(3)}"))
+      expect([status, error['fields']]).to eq([422, { 'position' => ['is taken'] }])
+      write(:post, "/api/units/#{unit.id}/fittings", { position: 'B', battery_id: new_battery[:id] })
+      expect(status).to eq(422)
+    end
+
+    it 'refuses a rating no such battery has, a tag on record, a position the unit lacks, both or neither' do
+      fit_new('A', new_battery.merge(rating_ampere: 8500))
+      expect(error['fields']).to include('rating_ampere' => [include('No such battery')])
+      fit_new('A')
+      fit_new('B', new_battery.merge(id: SecureRandom.uuid))
+      expect(error['fields']).to include('tag' => ['is on record already'])
+      fit_new('D', new_battery.merge(id: SecureRandom.uuid, tag: 'other'))
+      expect(error['message']).to include('no position D')
+      write(:post, "/api/units/#{unit.id}/fittings", { position: 'B' })
+      expect(status).to eq(422)
+    end
+
+    it 'judges the readings of a battery again when its label is corrected, beside the first judgement' do
+      battery = Server::Models::Battery.with_pk!(fit_new('A')['batteries'].first['battery']['id'])
+      job = open_job(unit)
+      take(job['id'], 'rest_voltage', '12.9', position: 'A')
+      take(job['id'], 'battery_test', 500, position: 'A')
+      write(:patch, "/api/batteries/#{battery.id}", { lock_version: 0, type: 'agm', rating_ampere: 900, rating_standard: 'EN' })
+      Server::Workers::JudgeAgain.run(battery.id)
+      verdicts = Server::Models::Judgement.join(:reading, id: :reading_id).where(test_key: 'battery_test').order(:made_at).select_map(%i[occasion verdict])
+      expect(verdicts).to eq([%w[taken watch], %w[judged_again act]])
+      Server::Workers::JudgeAgain.run(battery.id)
+      expect(Server::Models::Judgement.where(occasion: 'judged_again').count).to eq(1)
+    end
+  end
+
+  it 'gives a unit’s readings as CSV with base units, conditions and fate, and disarms formulas' do
+    unit = a_unit
+    job = open_job(unit)
+    take(job['id'], 'posts_rest', '12,6')
+    wrong = Server::Models::Reading.first(job_id: job['id'])
+    write(:post, "/api/readings/#{wrong.id}/withdrawal", { reason: '=1+1' })
+    read("/api/units/#{unit.id}/readings.csv")
+    row = CSV.parse(last_response.body, headers: true).first.to_h
+    expect(row).to include('test' => 'posts_rest', 'value' => '12.6', 'unit' => 'V', 'entered' => '12,6 V', 'from' => 'Positive post',
+                           'withdrawn_because' => "'=1+1", 'state' => 'off')
+  end
+
+  it 'finds units by number or name, jobs by number, batteries by tag' do
+    unit = a_unit(number: 'Q-99', name: 'Quillon loader')
+    job = open_job(unit)
+    tag = Server::Models::Fitting.where(unit_id: unit.id).eager(:battery).first.battery.tag
+    hits = ->(text) { read("/api/find?q=#{text}")['found'].map { |hit| [hit['kind'], hit['id']] } }
+    expect(hits.call('q-99')).to include(['unit', unit.id])
+    expect(hits.call('quillon')).to include(['unit', unit.id])
+    expect(hits.call(job['number'])).to include(['job', job['id']])
+    expect(hits.call(tag)).to include(['unit', unit.id])
+    expect(hits.call('%25')).to be_empty
+  end
+end

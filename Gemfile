@@ -23,8 +23,7 @@ gem 'sinatra', '~> 4.2'
 gem 'zeitwerk', '~> 2.6.18'
 
 group :test do
-  gem 'axe-core-capybara', '~> 4.14'
-  gem 'axe-core-rspec', '~> 4.14'
+  gem 'axe-core-api', '~> 4.14'
   gem 'capybara', '~> 3.40'
   gem 'json_schemer', '~> 2.4'
   gem 'rack-test', '~> 2.1'

@@ -14,7 +14,8 @@ module Server
         optional(:observation).value(:string, max_size?: 40)
         optional(:state).value(:string, included_in?: CATALOGUE::STATES.keys)
         optional(:instrument).value(:string, included_in?: CATALOGUE::INSTRUMENTS)
-        optional(:conditions).value(:hash)
+        # Yes, no, not said, or a figure as typed: core knows which goes with which.
+        optional(:conditions).hash { Wattomneum::Evidence::Conditions::DEFINITIONS.each_key { |key| optional(key.to_sym) } }
         optional(:taken_at).value(:time)
         optional(:acknowledged).array(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
       end
@@ -22,20 +23,6 @@ module Server
       json(FIELDS) do
         required(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
         optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
-      end
-
-      # What somebody said about a reading: yes, no, not said, or a figure as typed. Core knows which goes with which.
-      rule(:conditions) do
-        next if values[:conditions].nil?
-
-        values[:conditions].each do |name, said|
-          known = Wattomneum::Evidence::Conditions::DEFINITIONS.key?(name.to_s)
-          key([:conditions, name]).failure('is not known here') unless known
-          unless said.is_a?(String) || said.is_a?(Numeric)
-            key([:conditions,
-                 name]).failure('must be yes, no or a figure')
-          end
-        end
       end
     end
   end

@@ -17,7 +17,7 @@ module Server
         db.transaction(savepoint: true) do
           create(unit_id: unit_id, battery_id: battery_id, position: position, during: during)
         end
-      rescue Sequel::ExclusionConstraintViolation, Sequel::ConstraintViolation
+      rescue Sequel::Postgres::ExclusionConstraintViolation
         raise Refusals::InvalidInput.new("Position #{position} is taken, or that battery stands in another unit: take it off first",
                                          fields: { 'position' => ['is taken'] })
       end

@@ -13,7 +13,7 @@ RSpec.describe 'Evidence in the database' do
   %i[reading judgement job_event audit].each do |table|
     it "can not be changed or removed in #{table} by the application" do
       [-> { Server::DB[table].update(Server::DB[table].columns.last => nil) }, -> { Server::DB[table].delete }, -> { Server::DB[table].truncate }].each do |change|
-        expect { Server::DB.transaction(savepoint: true, &change) }.to raise_error(Sequel::DatabaseError, /permission denied|append-only/)
+        expect { Server::DB.transaction(savepoint: true) { change.call } }.to raise_error(Sequel::DatabaseError, /permission denied|append-only/)
       end
     end
   end

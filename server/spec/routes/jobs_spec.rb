@@ -129,7 +129,7 @@ RSpec.describe Server::Routes::Jobs do
     unit = a_unit
     id = open_job(unit)['id']
     write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true))
-    expect(error['fields'].keys).to include('temporary')
+    expect(error['fields'].keys).to contain_exactly('temporary_until', 'temporary_reason')
     bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true, temporary_until: '2026-12-01', temporary_reason: 'part on order'))
     on_today = -> { read('/api/today')['lines'].any? { |line| line['kind'] == 'temporary' && line['unit_id'] == unit.id } }
     expect(on_today.call).to be(true)

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# Headless Chromium from Debian's packages; the application runs in the same process on a port of its own.
+module Browser
+  ARGUMENTS = %w[--headless=new --no-sandbox --disable-dev-shm-usage --disable-gpu --disable-background-networking
+                 --no-first-run --disable-sync --force-prefers-reduced-motion].freeze
+  # Answers that the application means to give; Chromium notes each in its log.
+  EXPECTED = /the server responded with a status of (401|403|404|409|422)|net::ERR_INTERNET_DISCONNECTED/
+
+  Capybara.server = :puma, { Silent: true }
+  Capybara.app = Server::App.build
+  Capybara.server_host = '127.0.0.1'
+  Capybara.default_max_wait_time = 8
+  Capybara.enable_aria_label = true
+
+  def self.options
+    Selenium::WebDriver::Options.chrome(binary: '/usr/bin/chromium', logging_prefs: { browser: 'ALL' }).tap do |options|
+      ARGUMENTS.each { |argument| options.add_argument(argument) }
+    end
+  end
+
+  def self.driver(app, options)
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options: options,
+                                        service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
+  end
+
+  Capybara.register_driver(:laptop) do |app|
+    driver(app, options.tap { |one| one.add_argument('--window-size=1280,943') })
+  end
+  Capybara.register_driver(:phone) do |app|
+    driver(app, options.tap { |one| one.add_emulation(device_metrics: { width: 390, height: 844, pixelRatio: 1, touch: true }) })
+  end
+
+  def self.use(name) = Capybara.current_driver = name
+  def self.chrome = Capybara.current_session.driver.browser
+
+  # @return [Array<String>] what the page's log holds beyond expected refusals
+  def self.complaints
+    chrome.logs.get(:browser).select { |entry| entry.level == 'SEVERE' }.map(&:message).grep_v(EXPECTED)
+  end
+
+  # The network and what is kept on the device outlive a session reset: both are cleared by hand.
+  def self.forget
+    chrome.execute_cdp('Network.enable')
+    network(offline: false)
+    chrome.execute_cdp('Storage.clearDataForOrigin', origin: Capybara.current_session.server.base_url, storageTypes: 'all')
+    Capybara.current_session.reset!
+  end
+
+  def self.network(offline:)
+    chrome.execute_cdp('Network.emulateNetworkConditions', offline: offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+RSpec.describe 'Accessibility' do
+  # Serious and critical findings of axe on every view.
+  def serious_findings
+    page.execute_script(File.read(Dir[File.join(Gem.loaded_specs['axe-core-api'].full_gem_path, '**/axe.min.js')].first))
+    result = page.evaluate_async_script('const done = arguments[0]; axe.run().then((found) => done(found.violations))')
+    result.select { |finding| %w[serious critical].include?(finding['impact']) }
+          .map { |finding| "#{finding['id']}: #{finding['nodes'].map { |node| node['html'] }.first(2).join(' ')}" }
+  end
+
+  %w[light dark].each do |theme|
+    it "has nothing serious or critical on any view, #{theme}" do
+      visit '/'
+      page.execute_script("localStorage.setItem('theme', '#{theme}')")
+      visit '/'
+      expect(page).to have_field('E-mail')
+      expect(serious_findings).to eq([])
+      sign_in_as('lead')
+      unit = Server::Models::Unit.first(number: 'B-14')
+      job = Server::Models::Job.first(unit_id: unit.id)
+      ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs', "/jobs/#{job.id}"].each do |path|
+        visit path
+        expect(page).to have_css('h1')
+        expect(page).to have_no_css('[role=status]', text: 'Reading')
+        expect(serious_findings).to eq([]), path
+      end
+      find('[data-step] button').click
+      expect(page).to have_css('form[aria-label^="Reading"]')
+      expect(serious_findings).to eq([])
+      click_button 'Record a repair'
+      expect(page).to have_css('[role=dialog]')
+      expect(serious_findings).to eq([])
+    end
+  end
+end

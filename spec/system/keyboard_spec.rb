@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+RSpec.describe 'By keyboard alone' do
+  # A click would be cheating: every pointer event fails the example.
+  def forbid_pointer
+    page.execute_script(<<~JS)
+      window.pointerUsed = 0
+      for (const kind of ['pointerdown', 'mousedown', 'touchstart']) window.addEventListener(kind, () => { window.pointerUsed += 1 }, true)
+    JS
+  end
+
+  def press(*keys) = page.driver.browser.action.send_keys(*keys).perform
+  def focused = page.driver.browser.switch_to.active_element
+
+  def tab_to(&wanted)
+    120.times do
+      return if wanted.call(focused)
+
+      press(:tab)
+    end
+    raise 'the keyboard never got there'
+  end
+
+  def tab_to_button(text) = tab_to { |element| element.tag_name == 'button' && element.text.include?(text) }
+
+  def tab_to_label(label) = tab_to { |element| page.evaluate_script('arguments[0].labels && arguments[0].labels[0] && arguments[0].labels[0].textContent', element).to_s.start_with?(label) }
+
+  def on_page(text) = expect(page).to(have_content(text))
+
+  it 'goes from signing in over finding a unit to a closed job' do
+    visit '/'
+    expect(page).to have_field('E-mail')
+    forbid_pointer
+    tab_to_label('E-mail')
+    press('electrician@skarrow.example', :tab, Demo::PASSWORD, :enter)
+    expect(page).to have_css('h1', text: 'Today')
+    press('/', 'B-15')
+    expect(page).to have_css('[role=option]', text: 'B-15')
+    press(:enter)
+    expect(page).to have_css('h1', text: 'B-15')
+    tab_to { |element| element.text.include?('Open a job') }
+    press(:enter)
+    expect(page).to have_field('Complaint, in the driver’s words')
+    tab_to_label('Complaint')
+    press('Just clicks')
+    tab_to_button('Open the job')
+    press(:enter)
+    expect(page).to have_css('[data-step]')
+    work_by_keyboard(simulated('B-15', 'block_strap', 'resistance', 0.085))
+    on_page('This job is closed')
+    expect(page.evaluate_script('window.pointerUsed')).to eq(0)
+  end
+
+  def work_by_keyboard(unit)
+    Bench::MOST_STEPS.times do
+      step = next_step
+      key_step(step, unit)
+      break if step[:kind] == 'close'
+    end
+  end
+
+  def key_step(step, unit)
+    case step[:kind]
+    when 'repair' then key_repair(step, unit)
+    when 'put_back'
+      tab_to_button('Put back')
+      press(:enter)
+      expect(page).to have_no_button('Put back')
+    when 'close'
+      blur_and_press('n')
+      on_page('This job is closed')
+    else key_reading(step, unit)
+    end
+  end
+
+  def blur_and_press(key)
+    page.execute_script('document.activeElement.blur()')
+    press(key)
+  end
+
+  def key_reading(step, unit)
+    measured = unit.measure(step[:test], position: step[:position].empty? ? nil : step[:position])
+    before = readings_shown
+    blur_and_press('n')
+    expect(page).to have_css('form[aria-label^="Reading"]')
+    measured.observation ? key_observation(measured.observation) : key_figure(measured.value)
+    key_conditions(measured.conditions)
+    tab_to_button('Save the reading')
+    press(:enter)
+    if page.has_css?('form [role=alert] button', wait: 0.6)
+      tab_to_button('as I typed it')
+      press(:enter)
+    end
+    expect(page).to have_css('#evidence span', text: (before + 1).to_s)
+  end
+
+  def key_observation(wanted)
+    tab_to { |element| element.attribute('type') == 'radio' }
+    press(:space)
+    12.times { focused.attribute('value') == wanted ? break : press(:arrow_down) }
+  end
+
+  def key_figure(value)
+    tab_to { |element| element.attribute('id') == 'pad-value' }
+    press(value.to_s.tr('.', ','))
+  end
+
+  def key_conditions(conditions)
+    conditions.each do |key, said|
+      label = Wattomneum::Evidence::Conditions::DEFINITIONS.fetch(key)['label']
+      if said.is_a?(Numeric)
+        next unless page.has_field?(label, wait: 0, exact: false)
+
+        tab_to_label(label)
+        press(said.to_s)
+      elsif page.has_css?('form [role=group]', text: label, wait: 0)
+        tab_to { |element| element.text == said && page.evaluate_script("(arguments[0].closest('[role=group]') || {}).textContent", element).to_s.start_with?(label) }
+        press(:space)
+      end
+    end
+  end
+
+  def key_repair(step, unit)
+    blur_and_press('n')
+    expect(page).to have_css('[role=dialog]')
+    tab_to_label('Minutes')
+    press('20')
+    tab_to_label('Disturbed')
+    press('Negative lead')
+    tab_to_button('Save the repair')
+    press(:enter)
+    expect(page).to have_no_css('[role=dialog]')
+    unit.mend(step[:element])
+  end
+end

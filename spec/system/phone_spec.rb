@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+RSpec.describe 'On a phone, 390 by 844', :phone do
+  def no_sideways_scroll
+    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
+  end
+
+  before { sign_in_as('electrician') }
+
+  it 'works a job from complaint to close, with no sideways scroll anywhere' do
+    no_sideways_scroll
+    open_job_on('B-15', 'Just clicks')
+    no_sideways_scroll
+    kinds = work_to_the_end(simulated('B-15', 'negative_cable', 'resistance', 0.09, seed: 4))
+    expect(kinds).to include('repair', 'prove', 'close')
+    no_sideways_scroll
+    ['/units', '/jobs', '/units/new'].each do |path|
+      visit path
+      expect(page).to have_css('h1')
+      no_sideways_scroll
+    end
+  end
+
+  it 'takes digits by thumb, with targets of 48 px or more' do
+    job = Server::Models::Job.first(state: 'open')
+    visit "/jobs/#{job.id}"
+    select 'Posts of the bank, engine stopped', from: 'Another test'
+    click_button 'Take it'
+    ['1', '2', 'Decimal comma', '6'].each { |key| click_button key, exact: true }
+    expect(page).to have_field('Reading', with: '12,6')
+    sizes = page.evaluate_script("[...document.querySelectorAll('form[aria-label^=Reading] button')].map((b) => Math.min(b.offsetHeight, b.offsetWidth))")
+    expect(sizes.min).to be >= 48
+  end
+end

@@ -19,7 +19,7 @@ module Server
         optional(:temporary_reason).maybe(Types::Text, max_size?: LONG_TEXT)
         optional(:temporary_until).maybe(:date)
         optional(:failing_reading_id).maybe(Types::Uuid)
-        optional(:disturbed).array(Types::Text, max_size?: 20)
+        optional(:disturbed).value(:array, max_size?: 20).each(Types::Text, max_size?: SHORT_TEXT)
       end
 
       rule(:temporary, :temporary_until, :temporary_reason) do

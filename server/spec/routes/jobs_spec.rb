@@ -39,7 +39,7 @@ RSpec.describe Server::Routes::Jobs do
     expect(bench['next_step']).to include('kind' => 'repair', 'element' => 'block_strap')
     failing = bench['readings'].last['id']
 
-    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(failing_reading_id: failing, disturbed: ['Negative lead', '']))
+    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(failing_reading_id: failing, disturbed: ['Negative lead off the battery', '']))
     expect(bench['repairs'].first['proof']).to include('state' => 'missing', 'before_id' => failing)
     expect(bench['disturbances'].size).to eq(1)
     write(:post, "/api/jobs/#{id}/close", { lock_version: 0 })

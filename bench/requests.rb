@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+# Times requests against the running server, and the floor: the SQL that each of them made, replayed by as many threads.
+require 'net/http'
+require 'rack/mock'
+require_relative '../server/boot'
+require_relative '../demo/load'
+
+CLIENTS = 4
+ROUNDS = 60
+MOST_RATIO = 5.0
+UUID = /\h{8}-\h{4}-\h{4}-\h{4}-\h{12}/
+
+# One client with its own connection and cookie.
+class Client
+  def initialize
+    @http = Net::HTTP.start('127.0.0.1', ENV.fetch('PORT').to_i)
+    reply = post('/api/sign-in', { login: 'electrician@skarrow.example', password: Demo::PASSWORD })
+    @cookie = reply['set-cookie'].split(';').first
+  end
+
+  def get(path) = checked(@http.get(path, { 'cookie' => @cookie }))
+
+  def post(path, body)
+    headers = { 'content-type' => 'application/json', 'request-id' => SecureRandom.uuid, 'cookie' => @cookie.to_s }
+    checked(@http.post(path, JSON.generate(body), headers))
+  end
+
+  private
+
+  def checked(reply)
+    raise "#{reply.code}: #{reply.body[0, 200]}" unless reply.is_a?(Net::HTTPSuccess)
+
+    reply
+  end
+end
+
+# Collects the statements of one request made in this process, rolled back afterwards.
+class Statements
+  def self.of(verb, path, body = nil)
+    collector = new
+    Server::DB.loggers << collector
+    Server::DB.transaction(rollback: :always, auto_savepoint: true) do
+      person = Server::Models::Account.first(role: 'electrician')
+      session = Struct.new(:logged_in?, :session_value).new(true, person.id)
+      env = { 'rodauth' => session, 'HTTP_REQUEST_ID' => SecureRandom.uuid, method: verb, input: body && JSON.generate(body) }
+      reply = Rack::MockRequest.new(Rack::Cascade.new(Server::App::ROUTES)).request(verb, "http://127.0.0.1#{path}", env)
+      raise "#{path}: #{reply.status} #{reply.body[0, 200]}" if reply.status >= 400
+    end
+    Server::DB.loggers.delete(collector)
+    collector.made
+  end
+
+  attr_reader :made
+
+  def initialize = @made = []
+
+  def info(line)
+    sql = line.sub(/\A\([\d.]+s\) /, '')
+    @made << sql if sql.match?(/\A(SELECT|INSERT|UPDATE|DELETE|WITH)/i)
+  end
+
+  alias debug info
+  alias warn info
+  alias error info
+end
+
+def timed_in_threads(make_worker)
+  threads = Array.new(CLIENTS) do
+    Thread.new do
+      worker = make_worker.call
+      5.times { worker.call }
+      Array.new(ROUNDS) do
+        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        worker.call
+        Process.clock_gettime(Process::CLOCK_MONOTONIC) - start
+      end
+    end
+  end
+  times = threads.flat_map(&:value).sort
+  times[(times.size * 0.95).floor]
+end
+
+# Fresh ids at each replay, so that inserts do not collide; all of it rolled back.
+def replay(statements, own_ids)
+  fresh = own_ids.to_h { |id| [id, SecureRandom.uuid] }
+  Server::DB.transaction(rollback: :always) do
+    statements.each { |sql| Server::DB.fetch(sql.gsub(UUID) { |id| fresh.fetch(id, id) }).all }
+  end
+end
+
+unit = Server::Models::Unit.first(number: 'B-14')
+job = Server::Models::Job.first(unit_id: unit.id)
+reading = ->(id) { { id: id, test_key: 'posts_rest', value_text: '12.6', unit: 'V' } }
+own_id = SecureRandom.uuid
+spare = Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'bench', opened_by_id: 1)
+
+cases = {
+  'unit sheet' => [->(client) { client.get("/api/units/#{unit.id}") }, Statements.of('GET', "/api/units/#{unit.id}"), []],
+  'job' => [->(client) { client.get("/api/jobs/#{job.id}") }, Statements.of('GET', "/api/jobs/#{job.id}"), []],
+  'reading save' => [->(client) { client.post("/api/jobs/#{spare.id}/readings", reading.call(SecureRandom.uuid)) },
+                     Statements.of('POST', "/api/jobs/#{spare.id}/readings", reading.call(own_id)), nil]
+}
+failed = cases.filter_map do |name, (request, statements, own)|
+  own ||= statements.grep(/\AINSERT/i).flat_map { |sql| sql.scan(UUID) }.uniq - [unit.id, spare.id] -
+          Server::Models::Place.where(unit_id: unit.id).select_map(:id)
+  floor = timed_in_threads(-> { -> { replay(statements, own) } })
+  took = timed_in_threads(lambda {
+    client = Client.new
+    -> { request.call(client) }
+  })
+  ratio = took / floor
+  puts format('%<name>-13s p95 %<took>6.1f ms, its %<count>d statements alone %<floor>6.1f ms, ratio %<ratio>.1f (at most %<most>.1f)',
+              name: name, took: took * 1000, count: statements.size, floor: floor * 1000, ratio: ratio, most: MOST_RATIO)
+  name if ratio > MOST_RATIO
+end
+abort "Too slow: #{failed.join(', ')}" if failed.any?

@@ -126,10 +126,11 @@ RSpec.describe Server::Routes::Units do
       take(job['id'], 'battery_test', 500, position: 'A')
       write(:patch, "/api/batteries/#{battery.id}", { lock_version: 0, type: 'agm', rating_ampere: 900, rating_standard: 'EN' })
       Server::Workers::JudgeAgain.run(battery.id)
-      verdicts = Server::Models::Judgement.join(:reading, id: :reading_id).where(test_key: 'battery_test').order(:made_at).select_map(%i[occasion verdict])
+      verdicts = Server::Models::Judgement.join(:reading, id: :reading_id).where(test_key: 'battery_test', battery_id: battery.id).order(:made_at).select_map(%i[occasion verdict])
       expect(verdicts).to eq([%w[taken watch], %w[judged_again act]])
       Server::Workers::JudgeAgain.run(battery.id)
-      expect(Server::Models::Judgement.where(occasion: 'judged_again').count).to eq(1)
+      again = Server::Models::Judgement.where(occasion: 'judged_again', reading_id: Server::Models::Reading.where(battery_id: battery.id).select(:id))
+      expect(again.count).to eq(1)
     end
   end
 

@@ -11,6 +11,15 @@ ROUNDS = 60
 MOST_RATIO = 5.0
 UUID = /\h{8}-\h{4}-\h{4}-\h{4}-\h{12}/
 
+def wait_for_server
+  100.times do
+    return if Net::HTTP.get_response(URI("http://127.0.0.1:#{ENV.fetch('PORT')}/health")).is_a?(Net::HTTPSuccess)
+  rescue SystemCallError
+    sleep 0.1
+  end
+  abort 'The server did not answer; see var/log/bench-puma.log'
+end
+
 # One client with its own connection and cookie.
 class Client
   def initialize
@@ -94,14 +103,18 @@ unit = Server::Models::Unit.first(number: 'B-14')
 job = Server::Models::Job.first(unit_id: unit.id)
 reading = ->(id) { { id: id, test_key: 'posts_rest', value_text: '12.6', unit: 'V' } }
 own_id = SecureRandom.uuid
-spare = Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'bench', opened_by_id: 1)
+spares = Array.new(40) do
+  Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'bench', opened_by_id: 1)
+end
+spare = spares.first
 
 cases = {
   'unit sheet' => [->(client) { client.get("/api/units/#{unit.id}") }, Statements.of('GET', "/api/units/#{unit.id}"), []],
   'job' => [->(client) { client.get("/api/jobs/#{job.id}") }, Statements.of('GET', "/api/jobs/#{job.id}"), []],
-  'reading save' => [->(client) { client.post("/api/jobs/#{spare.id}/readings", reading.call(SecureRandom.uuid)) },
+  'reading save' => [->(client) { client.post("/api/jobs/#{spares.sample.id}/readings", reading.call(SecureRandom.uuid)) },
                      Statements.of('POST', "/api/jobs/#{spare.id}/readings", reading.call(own_id)), nil]
 }
+wait_for_server
 failed = cases.filter_map do |name, (request, statements, own)|
   own ||= statements.grep(/\AINSERT/i).flat_map { |sql| sql.scan(UUID) }.uniq - [unit.id, spare.id] -
           Server::Models::Place.where(unit_id: unit.id).select_map(:id)

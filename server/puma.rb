@@ -1,6 +1,13 @@
 # frozen_string_literal: true
 
 port ENV.fetch('PORT', 4567), '127.0.0.1'
-threads 1, 8
+threads 1, 6
 rackup File.join(__dir__, 'config.ru')
 quiet
+
+processes = ENV.fetch('WEB_PROCESSES', 2).to_i
+if processes.positive?
+  workers processes
+  preload_app!
+  before_fork { ::Server::DB.disconnect }
+end

@@ -168,7 +168,9 @@ module Server
           Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
                          **entry.attributes, **rest)
         end
-        Judgement.keep(assessment.judgements.fetch(reading.id))
+        standing = assessment
+        found = standing.readings.find { |one| one.id == reading.id }
+        Judgement.keep(Wattomneum::Evidence::Judging.call(found, standing.circumstances))
         self
       end
 

@@ -29,6 +29,9 @@ module Wattomneum
         @load = layout[:load]
         @layout = layout
         @system = system
+        @tests = Readings::Catalogue.for(system)
+        @elements = system.elements
+        @places = system.places
       end
 
       # @return [Array<Place>] from the battery to the load
@@ -45,22 +48,22 @@ module Wattomneum
 
       # @return [Element, nil] the part between two neighbouring places
       def element_between(from, to)
-        @system.elements.find { |element| element.places.sort == [from, to].sort && element.key != 'battery' }
+        @elements.find { |element| element.places.sort == [from, to].sort && element.key != 'battery' }
       end
 
       # @return [Readings::TestDefinition, nil] the test that measures the stretch between two neighbouring places
       def test_between(from, to)
-        Readings::Catalogue.for(@system).find { |test| test.element && test.state != 'off' && [test.from, test.to].sort_by(&:to_s) == [from, to].sort }
+        @tests.find { |test| test.element && test.state != 'off' && [test.from, test.to].sort_by(&:to_s) == [from, to].sort }
       end
 
       private
 
       def places(side)
-        @layout[side].map { |place| Places.fetch(place) }.select { |place| @system.places.include?(place) }
+        @layout[side].map { |place| Places.fetch(place) }.select { |place| @places.include?(place) }
       end
 
       def tests(group)
-        @layout[group].map { |test| Readings::Catalogue.fetch(test) }.select { |test| test.fits?(@system) }
+        @layout[group].map { |test| Readings::Catalogue.fetch(test) }.select { |test| @tests.include?(test) }
       end
     end
   end

@@ -19,16 +19,16 @@ module Demo
       @plan = YAML.safe_load_file(File.join(__dir__, 'fleet.yml'))
     end
 
-    # @return [Boolean] false when the database already holds units
+    # @return [Fleet, nil] nil when the database already holds units
     def load_if_empty
-      return false if MODELS::Unit.any?
+      return if MODELS::Unit.any?
 
       Server::DB.transaction do
         people = load_people
         yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
         @plan['units'].each_with_index { |row, index| load_unit(row, yards, people, SEED + index) }
       end
-      true
+      self
     end
 
     private
@@ -54,8 +54,9 @@ module Demo
     def fit_batteries(unit, row)
       ampere, standard, type = row['battery']
       unit.core_system.positions.to_h do |position|
-        battery = MODELS::Battery.establish({ tag: "#{row['number'].delete('-')}-#{position}", type: type, rating_ampere: ampere.to_f,
-                                              rating_standard: standard, capacity_ampere_hour: (ampere / 8.0).round.to_f, date_code: 'J24' }, on: @now.to_date)
+        label = { tag: "#{row['number'].delete('-')}-#{position}", type: type, rating_ampere: ampere.to_f, rating_standard: standard,
+                  capacity_ampere_hour: (ampere / 8.0).round.to_f, date_code: 'J24' }
+        battery = MODELS::Battery.establish(label, on: @now.to_date)
         MODELS::Fitting.place(unit_id: unit.id, battery_id: battery.id, position: position, at: @now - (720 * History::DAY))
         [position, battery]
       end

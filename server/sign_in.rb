@@ -36,7 +36,7 @@ module Server
       auth_class_eval do
         def throw_error_status(status, _field, error) = super(status, login_param, error)
         def throw_error_reason(reason, status, _field, message) = super(reason, status, login_param, message)
-        def set_error_reason(_reason) = nil
+        def set_error_reason(_reason) = nil # rubocop:disable Naming/AccessorMethodName -- the sign-in library's own name
       end
     end
 

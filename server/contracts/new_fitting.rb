@@ -19,9 +19,7 @@ module Server
       end
 
       rule(:battery, :battery_id) do
-        if values[:battery].nil? == values[:battery_id].nil?
-          key(:battery).failure('name one from the shelf, or describe a new one')
-        end
+        key(:battery).failure('name one from the shelf, or describe a new one') if values[:battery].nil? == values[:battery_id].nil?
       end
     end
   end

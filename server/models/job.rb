@@ -26,8 +26,8 @@ module Server
         unit = Unit.with_pk(input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
         raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
 
-        job = create(**input.slice(:id, :unit_id, :family, :complaint), seen: input.fetch(:seen, ''),
-                                                                        lamps: Sequel.pg_array(input.fetch(:lamps, []), :text), opened_by_id: by.id)
+        job = create(**input.slice(:id, :unit_id, :family, :complaint), seen: input.fetch(:seen, ''), opened_by_id: by.id,
+                     lamps: Sequel.pg_array(input.fetch(:lamps, []), :text))
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
         job.refresh
@@ -149,9 +149,7 @@ module Server
       end
 
       def cancel(input, by:)
-        if input[:reason].to_s.empty?
-          raise Refusals::InvalidInput.new('Say why it is cancelled', fields: { 'reason' => ['is needed'] })
-        end
+        raise Refusals::InvalidInput.new('Say why it is cancelled', fields: { 'reason' => ['is needed'] }) if input[:reason].to_s.empty?
 
         change_state('cancelled', input, by: by)
       end

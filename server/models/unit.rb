@@ -17,14 +17,9 @@ module Server
         def standing(retired) = retired ? exclude(retired_at: nil) : where(retired_at: nil)
 
         def listed
-          eager(:yard, fittings: proc { |fittings| fittings.current.eager(:battery) }).order(:number)
-                                                                                      .select_append do |o|
-            Job.where(unit_id: o.unit[:id],
-                      state: %w[
-                        open parked
-                      ]).select(Sequel.function(:count).*).as(:open_jobs)
-          end
-            .all
+          fitted = proc { |fittings| fittings.current.eager(:battery) }
+          open_jobs = Job.unfinished.where(unit_id: Sequel[:unit][:id]).select(Sequel.function(:count).*)
+          eager(:yard, fittings: fitted).order(:number).select_append(open_jobs.as(:open_jobs)).all
         end
       end
 
@@ -100,12 +95,7 @@ module Server
                                            fields: { 'position' => ['not on this unit'] })
         end
 
-        battery = if input[:battery_id]
-                    Battery.with_pk!(input[:battery_id])
-                  else
-                    Battery.establish(input[:battery],
-                                      on: at.to_date)
-                  end
+        battery = input[:battery_id] ? Battery.with_pk!(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
         Fitting.place(unit_id: id, battery_id: battery.id, position: input[:position], at: at)
         self
       end

@@ -27,9 +27,7 @@ module Server
         { id: @job.id, number: @job.number, state: @job.state, family: @job.family, complaint: @job.complaint, seen: @job.seen,
           lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
           ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
-          attempts: @record.attempts.map do |one|
-            one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis)
-          end }
+          attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
       end
 
       def unit
@@ -60,9 +58,7 @@ module Server
       def ladders
         @assessment.ladders.map do |ladder|
           { suspect: ladder.suspect, position: ladder.position, label: ladder.label, complete: ladder.complete?,
-            started: ladder.started?, missing: ladder.missing&.label, rungs: ladder.rungs.map do |rung|
-                                                                        rung.to_h.except(:position)
-                                                                      end }
+            started: ladder.started?, missing: ladder.missing&.label, rungs: ladder.rungs.map { |rung| rung.to_h.except(:position) } }
         end
       end
 

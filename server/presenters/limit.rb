@@ -5,11 +5,11 @@ module Server
     # A limit with its source.
     module Limit
       SOURCE_WORDS = { 'standard' => 'standard', 'handbook' => 'handbook', 'practice' => 'common practice',
-'ours' => 'our choice' }.freeze
+                       'ours' => 'our choice' }.freeze
 
       def self.call(limit)
         { id: limit.row_id, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind),
-source: limit.source }
+          source: limit.source }
       end
     end
   end

@@ -13,10 +13,8 @@ module Server
 
       def call
         { key: @circuit.key, label: @circuit.label, load: @circuit.load,
-          feed: side(@circuit.feed), return: side(@circuit.return), signals: @circuit.signals.map do |test|
-                                                                      stretch(test)
-                                                                    end,
-          wholes: @circuit.wholes.map { |test| stretch(test) } }
+          feed: side(@circuit.feed), return: side(@circuit.return),
+          signals: @circuit.signals.map { |test| stretch(test) }, wholes: @circuit.wholes.map { |test| stretch(test) } }
       end
 
       private

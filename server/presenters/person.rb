@@ -6,8 +6,7 @@ module Server
     # Who is signed in.
     module Person
       def self.call(account)
-        { id: account.id, name: account.name, email: account.email, role: account.role,
-may: Policy.actions_of(account.role) }
+        { id: account.id, name: account.name, email: account.email, role: account.role, may: Policy.actions_of(account.role) }
       end
     end
   end

@@ -13,9 +13,10 @@ module Server
       def self.call(row, judgement: nil, taken_as: nil, person: nil, fate: nil)
         reading = row.to_core
         { id: row.id, test_key: row.test_key, label: reading.test.label, short: reading.test.short, loop: reading.test.loop,
-          position: row.position, battery_tag: row.battery&.tag, spoken: reading.spoken, entered: [row.value_text, row.unit_symbol].compact.join(' '),
-          condition_line: condition_line(row, reading), conditions: reading.conditions.to_h, state: row.state, instrument: row.instrument,
-          acknowledged: row.acknowledged.to_a,          round: row.repairs_before, taken_at: row.taken_at.iso8601, person: person, supersedes_id: row.supersedes_id,
+          position: row.position, battery_tag: row.battery&.tag, spoken: reading.spoken,
+          entered: [row.value_text, row.unit_symbol].compact.join(' '), condition_line: condition_line(row, reading),
+          conditions: reading.conditions.to_h, state: row.state, instrument: row.instrument, acknowledged: row.acknowledged.to_a,
+          round: row.repairs_before, taken_at: row.taken_at.iso8601, person: person, supersedes_id: row.supersedes_id,
           correction_reason: row.correction_reason, fate: fate,
           judged: judgement && Judgement.call(judgement), verdict_when_taken: taken_as&.verdict }
       end

@@ -40,9 +40,13 @@ module Server
         current = @record.fittings.select { |fitting| fitting.during.end.nil? }
         @system.positions.map do |position|
           fitting = current.find { |one| one.position == position }
-          { position: position, fitted_at: fitting&.during&.begin&.iso8601, battery: fitting && Battery.call(fitting.battery),
-            last: fitting ? last_battery_readings(fitting.battery) : [], outlook: fitting && outlook(fitting.battery) }
+          { position: position, **(fitting ? slot(fitting) : { fitted_at: nil, battery: nil, last: [], outlook: nil }) }
         end
+      end
+
+      def slot(fitting)
+        { fitted_at: fitting.during.begin.iso8601, battery: Battery.call(fitting.battery),
+          last: last_battery_readings(fitting.battery), outlook: outlook(fitting.battery) }
       end
 
       def last_battery_readings(battery)
@@ -72,7 +76,7 @@ module Server
       def past_batteries
         @record.fittings.reject { |fitting| fitting.during.end.nil? }.map do |fitting|
           { position: fitting.position, tag: fitting.battery.tag, from: fitting.during.begin.iso8601,
-to: fitting.during.end.iso8601 }
+            to: fitting.during.end.iso8601 }
         end
       end
 
@@ -112,8 +116,7 @@ to: fitting.during.end.iso8601 }
       end
 
       def entry(kind, time, words, job_id)
-        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil,
-detail: nil }
+        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, detail: nil }
       end
     end
   end

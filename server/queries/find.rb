@@ -25,13 +25,9 @@ module Server
 
       def units
         Models::Unit.standing(false).where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern)).eager(:yard)
-                    .order(Sequel.case([[Sequel.ilike(:number, @text), 0], [Sequel.ilike(:number, start), 1]],
-                                       2), :number)
+                    .order(Sequel.case([[Sequel.ilike(:number, @text), 0], [Sequel.ilike(:number, start), 1]], 2), :number)
                     .limit(MOST).all
-                    .map do |unit|
-          { kind: 'unit', id: unit.id, label: "#{unit.number} #{unit.name}",
-        detail: unit.yard.name }
-        end
+                    .map { |unit| { kind: 'unit', id: unit.id, label: "#{unit.number} #{unit.name}", detail: unit.yard.name } }
       end
 
       def jobs
@@ -39,16 +35,12 @@ module Server
         return [] unless number.match?(/\A\d{1,9}\z/)
 
         Models::Job.where(number: number.to_i).eager(:unit).all
-                   .map do |job|
-          { kind: 'job', id: job.id, label: "Job #{job.number}, #{job.unit.number}",
-        detail: job.complaint[0, 80] }
-        end
+                   .map { |job| { kind: 'job', id: job.id, label: "Job #{job.number}, #{job.unit.number}", detail: job.complaint[0, 80] } }
       end
 
       def batteries
-        Models::Fitting.current.where(battery: Models::Battery.where(Sequel.ilike(:tag, pattern))).eager(:battery,
-                                                                                                         :unit).limit(MOST).all
-                       .map do |fitting|
+        tagged = Models::Battery.where(Sequel.ilike(:tag, pattern))
+        Models::Fitting.current.where(battery: tagged).eager(:battery, :unit).limit(MOST).all.map do |fitting|
           { kind: 'unit', id: fitting.unit.id, label: "Battery #{fitting.battery.tag}",
             detail: "#{fitting.position} in #{fitting.unit.number} #{fitting.unit.name}" }
         end

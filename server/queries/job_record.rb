@@ -59,9 +59,8 @@ module Server
       def assessment
         @assessment ||= Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
-          repairs: repairs.map(&:to_core), family: job.family, disturbed_count: disturbances.count do |one|
-                                                                 one.put_back_at.nil?
-                                                               end
+          repairs: repairs.map(&:to_core), family: job.family,
+          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
         )
       end
 

@@ -89,8 +89,7 @@ module Server
       # Runs a write once: the same request id with the same body gets the same answer, with another body a conflict.
       def once(&block)
         payload
-        code, reply = Models::Request.once(id: request_id, person: person, text: "#{request.path_info} #{@raw_body}",
-&block)
+        code, reply = Models::Request.once(id: request_id, person: person, text: "#{request.path_info} #{@raw_body}", &block)
         status code
         JSON.generate(reply)
       end

@@ -6,9 +6,7 @@ module Server
     class Units < Base
       get '/api/units' do
         allow!(:read)
-        json(units: Models::Unit.standing(params['retired'] == 'true').listed.map do |row|
-          Presenters::UnitLine.call(row)
-        end,
+        json(units: Models::Unit.standing(params['retired'] == 'true').listed.map { |row| Presenters::UnitLine.call(row) },
              yards: Models::Yard.order(:name).all.map { |yard| { id: yard.id, name: yard.name } })
       end
 

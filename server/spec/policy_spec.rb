@@ -2,7 +2,8 @@
 
 RSpec.describe Server::Policy do
   # role => status of: opening a job, taking a reading, entering a unit, retiring it
-  { 'lead' => [201, 201, 201, 200], 'electrician' => [201, 201, 201, 403], 'driver' => [201, 403, 403, 403], 'reader' => [403, 403, 403, 403] }.each do |role, expected|
+  { 'lead' => [201, 201, 201, 200], 'electrician' => [201, 201, 201, 403], 'driver' => [201, 403, 403, 403],
+    'reader' => [403, 403, 403, 403] }.each do |role, expected|
     it "lets a #{role} do what the matrix says and no more" do
       unit = a_unit
       other = a_unit
@@ -26,7 +27,9 @@ RSpec.describe Server::Policy do
     printed = File.read(File.join(Server::ROOT, 'docs/roles.md'))
     described_class::ROLES_BY_ACTION.each do |action, roles|
       row = printed.lines.find { |line| line.include?("`#{action}`") }.to_s
-      expect(row.split('|')[2..5].map { |cell| cell.include?('yes') }).to eq(%w[electrician lead driver reader].map { |role| roles.include?(role) })
+      expect(row.split('|')[2..5].map { |cell| cell.include?('yes') }).to eq(%w[electrician lead driver reader].map { |role|
+        roles.include?(role)
+      })
     end
   end
 end

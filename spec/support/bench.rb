@@ -31,7 +31,8 @@ module Bench
 
   def next_step
     card = find('[data-step]')
-    { kind: card['data-step'], test: card['data-test'], position: card['data-position'], element: card['data-element'], title: card.find('h2').text }
+    { kind: card['data-step'], test: card['data-test'], position: card['data-position'], element: card['data-element'],
+      title: card.find('h2').text }
   end
 
   # @return [Array<String>] kinds of the steps taken, in order

@@ -14,7 +14,7 @@ RSpec.describe 'By keyboard alone' do
 
   def tab_to(&wanted)
     120.times do
-      return if wanted.call(focused)
+      return if yield(focused)
 
       press(:tab)
     end
@@ -23,7 +23,12 @@ RSpec.describe 'By keyboard alone' do
 
   def tab_to_button(text) = tab_to { |element| element.tag_name == 'button' && element.text.include?(text) }
 
-  def tab_to_label(label) = tab_to { |element| page.evaluate_script('arguments[0].labels && arguments[0].labels[0] && arguments[0].labels[0].textContent', element).to_s.start_with?(label) }
+  def tab_to_label(label)
+    tab_to do |element|
+      page.evaluate_script('arguments[0].labels && arguments[0].labels[0] && arguments[0].labels[0].textContent',
+                           element).to_s.start_with?(label)
+    end
+  end
 
   def on_page(text) = expect(page).to(have_content(text))
 
@@ -38,7 +43,7 @@ RSpec.describe 'By keyboard alone' do
     expect(page).to have_css('[role=option]', text: 'B-15')
     press(:enter)
     expect(page).to have_css('h1', text: 'B-15')
-    tab_to { |element| element.text.include?('Open a job') }
+    tab_to { |element| element.tag_name == 'a' && element.text.include?('Open a job') }
     press(:enter)
     expect(page).to have_field('Complaint, in the driver’s words')
     tab_to_label('Complaint')
@@ -114,7 +119,10 @@ RSpec.describe 'By keyboard alone' do
         tab_to_label(label)
         press(said.to_s)
       elsif page.has_css?('form [role=group]', text: label, wait: 0)
-        tab_to { |element| element.text == said && page.evaluate_script("(arguments[0].closest('[role=group]') || {}).textContent", element).to_s.start_with?(label) }
+        tab_to do |element|
+          element.text == said && page.evaluate_script("(arguments[0].closest('[role=group]') || {}).textContent",
+                                                       element).to_s.start_with?(label)
+        end
         press(:space)
       end
     end

@@ -28,7 +28,9 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     click_button 'Take it'
     ['1', '2', 'Decimal comma', '6'].each { |key| click_button key, exact: true }
     expect(page).to have_field('Reading', with: '12,6')
-    sizes = page.evaluate_script("[...document.querySelectorAll('form[aria-label^=Reading] button')].map((b) => Math.min(b.offsetHeight, b.offsetWidth))")
+    sizes = page.evaluate_script(<<~JS)
+      [...document.querySelectorAll('form[aria-label^=Reading] button')].map((b) => Math.min(b.offsetHeight, b.offsetWidth))
+    JS
     expect(sizes.min).to be >= 48
   end
 end

@@ -12,8 +12,14 @@ RSpec.describe 'Evidence in the database' do
 
   %i[reading judgement job_event audit].each do |table|
     it "can not be changed or removed in #{table} by the application" do
-      [-> { Server::DB[table].update(Server::DB[table].columns.last => nil) }, -> { Server::DB[table].delete }, -> { Server::DB[table].truncate }].each do |change|
-        expect { Server::DB.transaction(savepoint: true) { change.call } }.to raise_error(Sequel::DatabaseError, /permission denied|append-only/)
+      [-> { Server::DB[table].update(Server::DB[table].columns.last => nil) }, -> { Server::DB[table].delete }, lambda {
+        Server::DB[table].truncate
+      }].each do |change|
+        expect do
+          Server::DB.transaction(savepoint: true) do
+            change.call
+          end
+        end.to raise_error(Sequel::DatabaseError, /permission denied|append-only/)
       end
     end
   end
@@ -27,9 +33,13 @@ RSpec.describe 'Evidence in the database' do
   end
 
   it 'refuses a reading that says nothing and one that is infinite' do
-    columns = Server::DB[:reading].first.reject { |key, _| %i[value overload].include?(key) }
+    columns = Server::DB[:reading].first.except(:value, :overload)
     [{ value: nil }, { value: Float::INFINITY }].each do |odd|
-      expect { Server::DB.transaction(savepoint: true) { Server::DB[:reading].insert(**columns, id: SecureRandom.uuid, **odd) } }.to raise_error(Sequel::CheckConstraintViolation)
+      expect do
+        Server::DB.transaction(savepoint: true) do
+          Server::DB[:reading].insert(**columns, id: SecureRandom.uuid, **odd)
+        end
+      end.to raise_error(Sequel::CheckConstraintViolation)
     end
   end
 

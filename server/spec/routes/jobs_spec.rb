@@ -4,7 +4,8 @@ RSpec.describe Server::Routes::Jobs do
   let!(:person) { sign_in_as('lead') }
 
   it 'keeps complaint, what was seen and what was tried apart' do
-    job = open_job(seen: 'One click', lamps: ['lamps stay bright'], attempts: [{ what: 'New starter', by_whom: 'hire shop', fitted_without_diagnosis: true }])
+    job = open_job(seen: 'One click', lamps: ['lamps stay bright'],
+                   attempts: [{ what: 'New starter', by_whom: 'hire shop', fitted_without_diagnosis: true }])
     expect([status, job['complaint'], job['seen'], job['lamps']]).to eq([201, 'Just clicks', 'One click', ['lamps stay bright']])
     expect(job['attempts'].first).to include('what' => 'New starter', 'fitted_without_diagnosis' => true)
     expect(job['next_step']).to include('kind' => 'measure', 'test_key' => 'cranking_behaviour')
@@ -39,7 +40,8 @@ RSpec.describe Server::Routes::Jobs do
     expect(bench['next_step']).to include('kind' => 'repair', 'element' => 'block_strap')
     failing = bench['readings'].last['id']
 
-    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(failing_reading_id: failing, disturbed: ['Negative lead off the battery', '']))
+    bench = write(:post, "/api/jobs/#{id}/repairs",
+                  repair_fields(failing_reading_id: failing, disturbed: ['Negative lead off the battery', '']))
     expect(bench['repairs'].first['proof']).to include('state' => 'missing', 'before_id' => failing)
     expect(bench['disturbances'].size).to eq(1)
     write(:post, "/api/jobs/#{id}/close", { lock_version: 0 })
@@ -100,7 +102,9 @@ RSpec.describe Server::Routes::Jobs do
       id
     end
 
-    def condemn(id, **rest) = write(:post, "/api/jobs/#{id}/condemnations", { id: SecureRandom.uuid, element: 'battery', position: 'A', **rest })
+    def condemn(id, **rest)
+      write(:post, "/api/jobs/#{id}/condemnations", { id: SecureRandom.uuid, element: 'battery', position: 'A', **rest })
+    end
 
     it 'is allowed from the top of the ladder' do
       bench = condemn(failing_battery)
@@ -130,7 +134,8 @@ RSpec.describe Server::Routes::Jobs do
     id = open_job(unit)['id']
     write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true))
     expect(error['fields'].keys).to contain_exactly('temporary_until', 'temporary_reason')
-    bench = write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true, temporary_until: '2026-12-01', temporary_reason: 'part on order'))
+    bench = write(:post, "/api/jobs/#{id}/repairs",
+                  repair_fields(temporary: true, temporary_until: '2026-12-01', temporary_reason: 'part on order'))
     on_today = -> { read('/api/today')['lines'].any? { |line| line['kind'] == 'temporary' && line['unit_id'] == unit.id } }
     expect(on_today.call).to be(true)
     write(:post, "/api/repairs/#{bench['repairs'].first['id']}/make-permanent")
@@ -142,7 +147,8 @@ RSpec.describe Server::Routes::Jobs do
     other = open_job
     take(other['id'], 'posts_rest', '12.6')
     foreign = Server::Models::Reading.first(job_id: other['id']).id
-    [repair_fields(element: 'positive_cable'), repair_fields(element: 'battery'), repair_fields(failing_reading_id: foreign), repair_fields(minutes: -1)].each do |fields|
+    [repair_fields(element: 'positive_cable'), repair_fields(element: 'battery'), repair_fields(failing_reading_id: foreign),
+     repair_fields(minutes: -1)].each do |fields|
       write(:post, "/api/jobs/#{id}/repairs", fields)
       expect(status).to eq(422)
     end

@@ -11,9 +11,11 @@ RSpec.describe Server::Routes::Readings do
     take(id, 'posts_rest', '12,61')
     row = rows.first
     expect([row.value_text, row.unit_symbol, row.value, row.person_id, row.state]).to eq(['12,61', 'V', 12.61, person.id, 'off'])
-    expect(Server::Models::Place.where(id: [row.from_place_id, row.to_place_id]).select_map(:key)).to contain_exactly('positive_post', 'negative_post')
+    expect(Server::Models::Place.where(id: [row.from_place_id,
+                                            row.to_place_id]).select_map(:key)).to contain_exactly('positive_post', 'negative_post')
     judgement = Server::Models::Judgement.first(reading_id: row.id)
-    expect([judgement.verdict, judgement.core_version, judgement.snapshot['limits'].first['row_id']]).to eq(['sound', Wattomneum::VERSION, 'battery.charge_least'])
+    expect([judgement.verdict, judgement.core_version,
+            judgement.snapshot['limits'].first['row_id']]).to eq(['sound', Wattomneum::VERSION, 'battery.charge_least'])
   end
 
   it 'asks about volts where millivolts were meant, keeps nothing until it is answered' do
@@ -30,7 +32,8 @@ RSpec.describe Server::Routes::Readings do
   end
 
   it 'refuses text, infinity, OL on volts, a foreign unit and an odd observation, each with what to do' do
-    { { value_text: 'twelve' } => 'not a number', { value_text: '1e400' } => 'larger than any meter', { value_text: 'OL' } => 'too small a range',
+    { { value_text: 'twelve' } => 'not a number', { value_text: '1e400' } => 'larger than any meter',
+      { value_text: 'OL' } => 'too small a range',
       { value_text: '12', unit: 'ohm' } => 'no unit', {} => 'not a number' }.each do |fields, words|
       write(:post, "/api/jobs/#{id}/readings", { id: SecureRandom.uuid, test_key: 'posts_rest', **fields })
       expect([status, error['message']]).to match([422, include(words)])
@@ -50,7 +53,9 @@ RSpec.describe Server::Routes::Readings do
 
   it 'takes six cells' do
     cells = %w[1,265 1.26 1.265 1.26 1.265 1.26]
-    bench = write(:post, "/api/jobs/#{id}/readings", { id: SecureRandom.uuid, test_key: 'hydrometer', position: 'A', cells_text: cells, conditions: { battery_temperature_celsius: '20,5' } })
+    bench = write(:post, "/api/jobs/#{id}/readings",
+                  { id: SecureRandom.uuid, test_key: 'hydrometer', position: 'A', cells_text: cells,
+                    conditions: { battery_temperature_celsius: '20,5' } })
     expect(bench['readings'].first['spoken']).to eq('1.265 1.260 1.265 1.260 1.265 1.260')
     write(:post, "/api/jobs/#{id}/readings", { id: SecureRandom.uuid, test_key: 'hydrometer', position: 'A', cells_text: cells.first(5) })
     expect(error['fields']).to eq('cells_text' => ['give all 6 cells'])
@@ -76,7 +81,9 @@ RSpec.describe Server::Routes::Readings do
 
   it 'calls the same request id with another body a conflict' do
     request_id = SecureRandom.uuid
-    %w[12.6 12.7].each { |text| write(:post, "/api/jobs/#{id}/readings", { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: text }, request_id: request_id) }
+    %w[12.6 12.7].each do |text|
+      write(:post, "/api/jobs/#{id}/readings", { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: text }, request_id: request_id)
+    end
     expect([status, error['code'], rows.count]).to eq([409, 'request_conflict', 1])
   end
 
@@ -96,7 +103,8 @@ RSpec.describe Server::Routes::Readings do
     before { take(id, 'posts_rest', '21.6') }
 
     def correct(text, reason: 'read the wrong range', **rest)
-      write(:post, "/api/readings/#{rows.order(:received_at).first.id}/correction", { id: SecureRandom.uuid, value_text: text, reason: reason, **rest })
+      write(:post, "/api/readings/#{rows.order(:received_at).first.id}/correction",
+            { id: SecureRandom.uuid, value_text: text, reason: reason, **rest })
     end
 
     it 'supersedes with a reason; the first reading stays readable and no longer counts' do

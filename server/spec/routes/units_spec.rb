@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Server::Routes::Units do
-  let!(:person) { sign_in_as('lead') }
+  before { sign_in_as('lead') }
 
   it 'creates a unit with a place row for each named point it has' do
     sheet = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(has_isolator: false) })
@@ -79,7 +79,9 @@ RSpec.describe Server::Routes::Units do
 
   describe 'batteries' do
     let(:unit) { a_unit(batteries: false) }
-    let(:new_battery) { { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'agm', rating_ampere: 760, rating_standard: 'EN', date_code: 'K24' } }
+    let(:new_battery) do
+      { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'agm', rating_ampere: 760, rating_standard: 'EN', date_code: 'K24' }
+    end
 
     def fit_new(position, battery = new_battery) = write(:post, "/api/units/#{unit.id}/fittings", { position: position, battery: battery })
 
@@ -126,10 +128,13 @@ RSpec.describe Server::Routes::Units do
       take(job['id'], 'battery_test', 500, position: 'A')
       write(:patch, "/api/batteries/#{battery.id}", { lock_version: 0, type: 'agm', rating_ampere: 900, rating_standard: 'EN' })
       Server::Workers::JudgeAgain.run(battery.id)
-      verdicts = Server::Models::Judgement.join(:reading, id: :reading_id).where(test_key: 'battery_test', battery_id: battery.id).order(:made_at).select_map(%i[occasion verdict])
+      verdicts = Server::Models::Judgement.join(:reading, id: :reading_id)
+                                          .where(test_key: 'battery_test', battery_id: battery.id)
+                                          .order(:made_at).select_map(%i[occasion verdict])
       expect(verdicts).to eq([%w[taken watch], %w[judged_again act]])
       Server::Workers::JudgeAgain.run(battery.id)
-      again = Server::Models::Judgement.where(occasion: 'judged_again', reading_id: Server::Models::Reading.where(battery_id: battery.id).select(:id))
+      again = Server::Models::Judgement.where(occasion: 'judged_again',
+                                              reading_id: Server::Models::Reading.where(battery_id: battery.id).select(:id))
       expect(again.count).to eq(1)
     end
   end

@@ -6,7 +6,8 @@ module Rows
 
   def unit_fields(**changes)
     { number: "U#{SecureRandom.hex(3)}", name: 'Spec bus', kind: 'bus', yard_id: yard.id, system_volt: 12, arrangement: 'parallel',
-      battery_count: 2, usual_cranking_current_ampere: 600.0, alternator_rating_ampere: 120.0, has_isolator: true, has_sense: true, **changes }
+      battery_count: 2, usual_cranking_current_ampere: 600.0, alternator_rating_ampere: 120.0, has_isolator: true,
+      has_sense: true, **changes }
   end
 
   def a_unit(batteries: true, **changes)
@@ -16,8 +17,9 @@ module Rows
   end
 
   def fit(unit, position, **changes)
-    battery = Server::Models::Battery.establish({ id: SecureRandom.uuid, tag: "T#{SecureRandom.hex(4)}", type: 'flooded', rating_ampere: 800.0,
-                                                  rating_standard: 'SAE', date_code: nil, **changes }, on: Date.new(2026, 11, 1))
+    label = { id: SecureRandom.uuid, tag: "T#{SecureRandom.hex(4)}", type: 'flooded', rating_ampere: 800.0, rating_standard: 'SAE',
+              date_code: nil, **changes }
+    battery = Server::Models::Battery.establish(label, on: Date.new(2026, 11, 1))
     Server::Models::Fitting.place(unit_id: unit.id, battery_id: battery.id, position: position, at: Time.now.utc - 86_400)
     battery
   end
@@ -28,12 +30,14 @@ module Rows
 
   def open_job(unit = a_unit, **changes) = write(:post, '/api/jobs', job_fields(unit, **changes))
 
-  ALL_SAID = { 'tested_alone' => 'yes', 'surface_charge_removed' => 'yes', 'battery_temperature_celsius' => 20, 'value_confirmed' => 'yes' }.freeze
+  ALL_SAID = { 'tested_alone' => 'yes', 'surface_charge_removed' => 'yes', 'battery_temperature_celsius' => 20,
+               'value_confirmed' => 'yes' }.freeze
 
   def take(job_id, test_key, answer, position: nil, conditions: nil, **rest)
     said = conditions || (position ? ALL_SAID : { 'value_confirmed' => 'yes' })
     value = Wattomneum::Readings::Catalogue.fetch(test_key).observation? ? { observation: answer } : { value_text: answer.to_s }
-    write(:post, "/api/jobs/#{job_id}/readings", { id: SecureRandom.uuid, test_key: test_key, position: position, conditions: said, **value, **rest })
+    write(:post, "/api/jobs/#{job_id}/readings",
+          { id: SecureRandom.uuid, test_key: test_key, position: position, conditions: said, **value, **rest })
   end
 
   def repair_fields(**changes)

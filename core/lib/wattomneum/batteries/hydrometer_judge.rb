@@ -39,9 +39,7 @@ module Wattomneum
         verdict = percent < least ? 'watch' : 'sound'
         judgement(verdict, "#{Figure.percent(percent)} charged, cells together", weight: 'support',
                                                                               figures: { charge_percent: percent },
-                                                                              instead: (if percent < least
-                                                                                          'Charge and retest'
-                                                                                        end))
+                                                                              instead: ('Charge and retest' if percent < least))
       end
     end
   end

@@ -29,10 +29,7 @@ module Wattomneum
       # @return [Float] days, 0 or more
       def self.days_to_no_start(charge_percent:, no_start_percent:, capacity_ampere_hour:, draw_ampere:,
                                 reserve_ratio: 0.2)
-        unless draw_ampere.positive?
-          raise InvalidQuantityError.new('draw_ampere must be over 0 A',
-                                         field: 'draw_ampere')
-        end
+        raise InvalidQuantityError.new('draw_ampere must be over 0 A', field: 'draw_ampere') unless draw_ampere.positive?
 
         spare = [(charge_percent - no_start_percent) / 100.0, 0].max * capacity_ampere_hour
         spare * (1 - reserve_ratio) / (draw_ampere * 24)

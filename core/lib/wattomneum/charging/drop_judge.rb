@@ -27,9 +27,7 @@ module Wattomneum
         return little_current(current) if rated && current < rated * LEAST_SHARE
 
         full = rated && current.positive? ? value * rated / current : value
-        if rated
-          sum("#{Figure.volt(value)} x #{Figure.ampere(rated)} / #{Figure.ampere(current)} = #{Figure.volt(full)} at rating")
-        end
+        sum("#{Figure.volt(value)} x #{Figure.ampere(rated)} / #{Figure.ampere(current)} = #{Figure.volt(full)} at rating") if rated
         full > most ? convicted(full, most) : cleared
       end
 
@@ -45,8 +43,7 @@ module Wattomneum
       end
 
       def cleared
-        judgement('sound', 'Path cleared at current', weight: 'proof', clears: [element.key],
-rules_out: [element.label])
+        judgement('sound', 'Path cleared at current', weight: 'proof', clears: [element.key], rules_out: [element.label])
       end
     end
   end

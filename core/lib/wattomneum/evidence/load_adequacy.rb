@@ -15,10 +15,7 @@ module Wattomneum
       # @raise [InvalidQuantityError] if no current flows
       # @example a 24 W lamp on 12 V (2 A), a tenth noticed by eye   # => 0.6 ohm
       def self.smallest_revealed_ohm(supply_volt:, load_ampere:, noticed_share: 0.1)
-        unless load_ampere.positive?
-          raise InvalidQuantityError.new('load_ampere must be over 0 A',
-                                         field: 'load_ampere')
-        end
+        raise InvalidQuantityError.new('load_ampere must be over 0 A', field: 'load_ampere') unless load_ampere.positive?
 
         noticed_share * supply_volt / load_ampere
       end

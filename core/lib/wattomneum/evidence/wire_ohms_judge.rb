@@ -16,10 +16,7 @@ module Wattomneum
           resistance_ohm: value, voltage_across_volt: reading.conditions.number('voltage_across_volt'),
           reversed_ohm: reading.conditions.number('reversed_ohm'), limits: circumstances.limits
         )
-        if objections.any?
-          return void(objections.first,
-                      instead: 'Free both ends, switch off, prove 0 V, measure again')
-        end
+        return void(objections.first, instead: 'Free both ends, switch off, prove 0 V, measure again') if objections.any?
         return open_wire if reading.overload
 
         close_or_high

@@ -55,25 +55,14 @@ module Wattomneum
           readings = TESTS.filter_map { |test| assessment.reading(test, position: position) }
           next ['open', 'Not tested'] if readings.empty?
 
-          if readings.any? do |reading|
-            reading.conditions.said(condition) == :yes
-          end
-            %w[done Said]
-          else
-            ['open', 'Not said']
-          end
+          readings.any? { |reading| reading.conditions.said(condition) == :yes } ? %w[done Said] : ['open', 'Not said']
         end
       end
 
       def sound_or_seen_connections
         rung('connections', 'Posts and clamps looked at', ['connections_look']) do
-          if assessment.reading('connections_look')
-            ['done',
-             assessment.judgement('connections_look').summary]
-          else
-            ['open',
-             'Not looked at']
-          end
+          judgement = assessment.judgement('connections_look')
+          judgement ? ['done', judgement.summary] : ['open', 'Not looked at']
         end
       end
 

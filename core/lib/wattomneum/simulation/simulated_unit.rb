@@ -25,8 +25,7 @@ module Wattomneum
         @temperature_celsius = temperature_celsius
         @random = Random.new(seed)
         @conditions = system.positions.to_h do |position|
-          [position,
-           conditions[position] || Condition.new(health_ratio: 0.96 + (@random.rand * 0.06), charge_percent: 96.0)]
+          [position, conditions[position] || Condition.new(health_ratio: 0.96 + (@random.rand * 0.06), charge_percent: 96.0)]
         end
       end
 
@@ -61,9 +60,8 @@ module Wattomneum
         case test.key
         when 'rest_voltage' then volts(open_volt(position))
         when 'hydrometer' then Measured.new(cells: cells(position))
-        when 'battery_test' then Measured.new(value: (sae_ampere(position) / standard_factor(position)).then do |ampere|
-          noisy(ampere, TESTER_RATIO).round
-        end)
+        when 'battery_test'
+          Measured.new(value: noisy(sae_ampere(position) / standard_factor(position), TESTER_RATIO).round)
         else
           load = system.batteries.fetch(position).rating.sae_ampere / 2
           volts(open_volt(position) - (load * source(position).resistance_ohm), 'load_ampere' => load.round)

@@ -1,7 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Batteries do
-  def alone(extra = {}) = { 'tested_alone' => 'yes', 'surface_charge_removed' => 'yes', 'battery_temperature_celsius' => 20, 'value_confirmed' => 'yes' }.merge(extra)
+  def alone(extra = {})
+    { 'tested_alone' => 'yes', 'surface_charge_removed' => 'yes', 'battery_temperature_celsius' => 20,
+      'value_confirmed' => 'yes' }.merge(extra)
+  end
+
   def rest(volt, **rest) = reading('rest_voltage', volt, position: 'A', conditions: alone, **rest)
 
   describe 'rest voltage' do
@@ -29,7 +33,8 @@ RSpec.describe Wattomneum::Batteries do
       agm = parallel_pair(batteries: { 'A' => battery('agm', type: 'agm') })
       expect(judge(reading('rest_voltage', 12.6, position: 'A', conditions: said.call(3))).validity).to eq('approximate')
       expect(judge(reading('rest_voltage', 12.6, position: 'A', conditions: said.call(5))).validity).to eq('valid')
-      expect(judge(reading('rest_voltage', 12.6, position: 'A', system: agm, conditions: said.call(5)), system: agm).validity).to eq('approximate')
+      expect(judge(reading('rest_voltage', 12.6, position: 'A', system: agm, conditions: said.call(5)),
+                   system: agm).validity).to eq('approximate')
     end
 
     it 'warns of a battery that may be frozen' do
@@ -39,7 +44,9 @@ RSpec.describe Wattomneum::Batteries do
   end
 
   describe 'hydrometer' do
-    def cells(*values, celsius: 26.7) = reading('hydrometer', nil, position: 'A', cells: values, conditions: alone('battery_temperature_celsius' => celsius))
+    def cells(*values, celsius: 26.7)
+      reading('hydrometer', nil, position: 'A', cells: values, conditions: alone('battery_temperature_celsius' => celsius))
+    end
 
     it 'gives the charge of even cells, corrected for temperature' do
       expect(judge(cells(*[1.225] * 6)).figures[:charge_percent]).to be_within(0.1).of(75)
@@ -68,7 +75,8 @@ RSpec.describe Wattomneum::Batteries do
 
     def tested(measured, rated: 850, charge_volt: 12.6, extra: {})
       unit = system(rated)
-      judge(rest(charge_volt, system: unit), reading('battery_test', measured, position: 'A', system: unit, conditions: alone(extra)), system: unit)
+      judge(rest(charge_volt, system: unit), reading('battery_test', measured, position: 'A', system: unit, conditions: alone(extra)),
+            system: unit)
     end
 
     # Common practice: an older 850 A battery reading 690 A is 81 %, not condemned; its partner at 750 A is 88 %.
@@ -111,12 +119,16 @@ RSpec.describe Wattomneum::Batteries do
 
     it 'judges a bare position by nothing' do
       unit = parallel_pair(batteries: {})
-      expect(judge(reading('battery_test', 700.0, position: 'A', system: unit, conditions: alone), system: unit).summary).to include('no battery on record')
+      expect(judge(reading('battery_test', 700.0, position: 'A', system: unit, conditions: alone),
+                   system: unit).summary).to include('no battery on record')
     end
   end
 
   describe 'load test' do
-    def loaded(volt, celsius: 21, ampere: 400) = judge(rest(12.6), reading('load_test', volt, position: 'A', conditions: alone('battery_temperature_celsius' => celsius, 'load_ampere' => ampere)))
+    def loaded(volt, celsius: 21, ampere: 400)
+      judge(rest(12.6),
+            reading('load_test', volt, position: 'A', conditions: alone('battery_temperature_celsius' => celsius, 'load_ampere' => ampere)))
+    end
 
     # Handbook load-test table, from memory: least volts by battery temperature.
     { 21 => 9.6, 16 => 9.5, 10 => 9.4, 4 => 9.3, -1 => 9.1, -7 => 8.9, -12 => 8.7, -18 => 8.5 }.each do |celsius, least|

@@ -15,7 +15,8 @@ RSpec.describe Wattomneum::Batteries::InternalResistance do
   end
 
   it 'rises in the cold and with lost charge' do
-    expect([from_rating(27), from_rating(0), from_rating(-18), from_rating(-29)]).to eq([27, 0, -18, -29].map { |celsius| from_rating(celsius) }.sort)
+    falling = [27, 0, -18, -29].map { |celsius| from_rating(celsius) }
+    expect(falling).to eq(falling.sort)
     expect(from_rating(0, charge: 50.0)).to be_within(1e-9).of(from_rating(0) / 0.7)
   end
 

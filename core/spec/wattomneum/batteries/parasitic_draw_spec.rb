@@ -12,7 +12,8 @@ RSpec.describe Wattomneum::Batteries::ParasiticDraw do
   end
 
   it 'gives no days to a battery already under, and refuses a draw of nothing' do
-    expect(described_class.days_to_no_start(charge_percent: 40.0, no_start_percent: 50.0, capacity_ampere_hour: 100.0, draw_ampere: 0.1)).to eq(0.0)
+    expect(described_class.days_to_no_start(charge_percent: 40.0, no_start_percent: 50.0, capacity_ampere_hour: 100.0,
+                                            draw_ampere: 0.1)).to eq(0.0)
     expect { described_class.through_fuse(drop_volt: 0.1, fuse_ohm: 0.0) }.to raise_error(Wattomneum::InvalidQuantityError)
   end
 end

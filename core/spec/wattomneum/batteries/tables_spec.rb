@@ -41,7 +41,9 @@ RSpec.describe Wattomneum::Batteries::StateOfCharge do
 
   # Handbook freezing points, from memory.
   it 'freezes at -57, -37, -24, -15 and -10 degC for those five, flat at about -7' do
-    expect([100, 75, 50, 25, 0.01].map { |percent| described_class.freezing_celsius(charge_percent: percent).round }).to eq([-57, -37, -24, -15, -10])
+    expect([100, 75, 50, 25, 0.01].map do |percent|
+      described_class.freezing_celsius(charge_percent: percent).round
+    end).to eq([-57, -37, -24, -15, -10])
     expect(described_class.freezing_celsius(charge_percent: 0)).to eq(-7.0)
   end
 end

@@ -76,7 +76,9 @@ RSpec.describe Wattomneum::Charging do
   end
 
   it 'allows 0.5 V peak to peak or 0.1 V AC of ripple, twice that on 24 V' do
-    verdicts = [['V pp', 0.5], ['V pp', 0.6], ['V AC', 0.1], ['V AC', 0.15]].map { |unit, value| judge(reading('ripple', value, unit: unit)).verdict }
+    verdicts = [['V pp', 0.5], ['V pp', 0.6], ['V AC', 0.1], ['V AC', 0.15]].map do |unit, value|
+      judge(reading('ripple', value, unit: unit)).verdict
+    end
     expect(verdicts).to eq(%w[sound act sound act])
     expect(judge(reading('ripple', 0.9, unit: 'V pp', system: series_pair), system: series_pair).verdict).to eq('sound')
   end
@@ -122,7 +124,8 @@ RSpec.describe Wattomneum::Charging do
 
   it 'puts it back in minutes, or never where the loads take all' do
     budget = Wattomneum::Charging::EnergyBudget
-    expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 60.0, loads_ampere: 30.0, acceptance_ampere: 20.0)).to be_within(1e-9).of(3.45)
+    expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 60.0, loads_ampere: 30.0,
+                                    acceptance_ampere: 20.0)).to be_within(1e-9).of(3.45)
     expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 40.0, loads_ampere: 45.0, acceptance_ampere: 20.0)).to be_nil
     expect(budget.least_rating_ampere([{ ampere: 60.0, duty_ratio: 1.0 }, { ampere: 40.0, duty_ratio: 0.5 }])).to be_within(1e-9).of(100)
   end

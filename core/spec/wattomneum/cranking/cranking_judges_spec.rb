@@ -30,7 +30,8 @@ RSpec.describe Wattomneum::Cranking do
     end
 
     it 'knows nothing while nothing was said' do
-      flow = Wattomneum::Cranking::Flow.new(reading('ground_drop', 0.1), Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: []))
+      flow = Wattomneum::Cranking::Flow.new(reading('ground_drop', 0.1),
+                                            Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: []))
       expect([flow.estimate, flow.adequate?]).to eq([nil, nil])
     end
   end
@@ -63,7 +64,9 @@ RSpec.describe Wattomneum::Cranking do
     end
 
     { 0.3 => 'sound', 0.31 => 'act' }.each do |volt, verdict|
-      it("judges #{volt} V on the ground side as #{verdict}") { expect(after('slow', 10.9, reading('ground_drop', volt)).verdict).to eq(verdict) }
+      it("judges #{volt} V on the ground side as #{verdict}") {
+        expect(after('slow', 10.9, reading('ground_drop', volt)).verdict).to eq(verdict)
+      }
     end
 
     it 'allows a 24 V feed 1.0 V and its ground 0.3 V' do
@@ -157,6 +160,7 @@ RSpec.describe Wattomneum::Cranking do
   end
 
   it 'reads nothing from the table while nobody saw it cranked' do
-    expect(Wattomneum::Cranking::Table.new(Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: []), round: 0).matches).to be_empty
+    expect(Wattomneum::Cranking::Table.new(Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: []),
+                                           round: 0).matches).to be_empty
   end
 end

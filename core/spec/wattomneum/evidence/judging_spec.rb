@@ -25,7 +25,8 @@ RSpec.describe Wattomneum::Evidence::Judging do
     rest = reading('posts_rest', 12.6)
     zero = reading('output_terminal_stopped', 0.0, conditions: { 'load_on' => 'yes' })
     expect(judge(rest, zero).validity).to eq('unstated')
-    proved = reading('output_terminal_stopped', 0.0, conditions: { 'load_on' => 'yes', 'meter_proved' => 'yes', 'value_confirmed' => 'yes' })
+    proved = reading('output_terminal_stopped', 0.0,
+                     conditions: { 'load_on' => 'yes', 'meter_proved' => 'yes', 'value_confirmed' => 'yes' })
     expect(judge(rest, proved).convicts).to eq(['output_cable'])
   end
 

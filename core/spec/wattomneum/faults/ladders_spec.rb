@@ -45,9 +45,11 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
   end
 
   describe 'of a battery' do
+    def everything = all_said(Wattomneum::Readings::Catalogue.fetch('battery_test'), parallel_pair)
+
     def tested(said = {})
       [reading('connections_look', 'clean'), reading('rest_voltage', 12.6, position: 'B'),
-       reading('battery_test', 300.0, position: 'B', conditions: all_said(Wattomneum::Readings::Catalogue.fetch('battery_test'), parallel_pair).merge(said))]
+       reading('battery_test', 300.0, position: 'B', conditions: everything.merge(said))]
     end
 
     it 'is complete when it was charged, alone, settled, its temperature known, and failed' do
@@ -73,8 +75,8 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
   describe 'of an alternator' do
     def served
       ground_work(behaviour: 'normal', cranking_volt: 10.9) +
-        [reading('belt_look', 'clean'), reading('output_terminal_stopped', 12.5), reading('sense_feed', 12.55), reading('excitation_feed', 12.4),
-         reading('alternator_case_drop', 0.03), reading('ripple', 0.02, unit: 'V pp')]
+        [reading('belt_look', 'clean'), reading('output_terminal_stopped', 12.5), reading('sense_feed', 12.55),
+         reading('excitation_feed', 12.4), reading('alternator_case_drop', 0.03), reading('ripple', 0.02, unit: 'V pp')]
     end
 
     it 'is complete when all that serves it is right and it does not charge' do

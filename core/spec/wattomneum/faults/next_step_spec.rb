@@ -6,9 +6,10 @@ RSpec.describe Wattomneum::Faults::NextStep do
 
   it 'begins by seeing it fail, then looks, then takes the batteries one by one' do
     readings = []
-    asked = 6.times.map do
+    answers = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'rest_voltage' => 12.6, 'battery_test' => 790.0 }
+    asked = Array.new(6) do
       found = step(readings)
-      answer = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'rest_voltage' => 12.6, 'battery_test' => 790.0 }.fetch(found.test_key)
+      answer = answers.fetch(found.test_key)
       readings += [reading(found.test_key, answer, position: found.position)]
       [found.test_key, found.position].compact.join(' ')
     end
@@ -16,12 +17,15 @@ RSpec.describe Wattomneum::Faults::NextStep do
   end
 
   it 'charges a discharged battery before it is tested' do
-    found = step([reading('cranking_behaviour', 'slow'), reading('connections_look', 'clean'), reading('rest_voltage', 12.2, position: 'A')])
+    found = step([reading('cranking_behaviour', 'slow'), reading('connections_look', 'clean'),
+                  reading('rest_voltage', 12.2, position: 'A')])
     expect([found.kind, found.position, found.test_key]).to eq(%w[charge A rest_voltage])
   end
 
   it 'goes to the signal first when it is silent, to the amperes when it is slow, to the ground drop when it clicks' do
-    asked = { 'silent' => 12.5, 'slow' => 10.9, 'click' => 12.4 }.map { |behaviour, volt| step(ground_work(behaviour: behaviour, cranking_volt: volt)).test_key }
+    asked = { 'silent' => 12.5, 'slow' => 10.9, 'click' => 12.4 }.map do |behaviour, volt|
+      step(ground_work(behaviour: behaviour, cranking_volt: volt)).test_key
+    end
     expect(asked).to eq(%w[solenoid_signal cranking_current ground_drop])
   end
 
@@ -85,7 +89,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
 
   it 'climbs the rung that is missing before a suspect with a ladder is condemned' do
     readings = ground_work(behaviour: 'click', cranking_volt: 12.5) +
-               [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1), reading('starter_terminal', 12.45)]
+               [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1),
+                reading('starter_terminal', 12.45)]
     expect(step(readings).test_key).to eq('engine_by_hand')
     expect(step([*readings, reading('engine_by_hand', 'free')]).kind).to eq('condemn')
   end
@@ -96,7 +101,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
   end
 
   it 'never mends on a hint' do
-    readings = ground_work(behaviour: 'normal', cranking_volt: 10.9) + [reading('charge_lamp_key_on', 'dark'), reading('belt_look', 'clean')]
+    readings = ground_work(behaviour: 'normal',
+                           cranking_volt: 10.9) + [reading('charge_lamp_key_on', 'dark'), reading('belt_look', 'clean')]
     expect(step(readings, family: 'charging').kind).to eq('measure')
   end
 

@@ -2,10 +2,14 @@
 
 RSpec.describe Wattomneum::Simulation::StartCircuit do
   def fault(element, ohm) = Wattomneum::Simulation::Fault.new(element: element, kind: 'resistance', amount: ohm)
-  def sources(system, milliohm = 4.0) = system.positions.map { Wattomneum::Batteries::Bank::Source.new(rest_volt: 12.6, resistance_ohm: milliohm / 1000) }
+
+  def sources(system, milliohm = 4.0)
+    system.positions.map { Wattomneum::Batteries::Bank::Source.new(rest_volt: 12.6, resistance_ohm: milliohm / 1000) }
+  end
 
   def solve(system, faults: [], milliohm: 4.0, celsius: 20.0)
-    described_class.new(system: system, sources: sources(system, milliohm), new_sources: sources(system), faults: faults, temperature_celsius: celsius).solve
+    described_class.new(system: system, sources: sources(system, milliohm), new_sources: sources(system), faults: faults,
+                        temperature_celsius: celsius).solve
   end
 
   # ngspice: the bank behind its resistances, each stretch a resistor, the stalled starter its own resistance, headlamps a sink.
@@ -27,7 +31,9 @@ RSpec.describe Wattomneum::Simulation::StartCircuit do
   it 'cranks normally with sound cables and keeps every stretch under its limit' do
     result = solve(parallel_pair)
     expect(result.behaviour).to eq('normal')
-    described_class.stretches(parallel_pair).each { |test| expect(result.stretches_volt[test.element]).to be < parallel_pair.limit(test.limit).value }
+    described_class.stretches(parallel_pair).each do |test|
+      expect(result.stretches_volt[test.element]).to be < parallel_pair.limit(test.limit).value
+    end
   end
 
   it 'clicks behind a bad joint, is slow behind a worse one than sound, silent without signal' do

@@ -13,9 +13,11 @@ RSpec.describe Wattomneum::Simulation::Technician do
   end
 
   starting = {
-    'block_strap' => [['resistance', 0.09], ['resistance', 0.02], ['resistance', 0.004]], 'negative_cable' => [['resistance', 0.08]],
-    'isolator' => [['resistance', 0.05], ['resistance', 0.005]], 'positive_clamp' => [['resistance', 0.06]], 'starter_cable' => [['resistance', 0.07]],
-    'starter_mount' => [['resistance', 0.05]], 'starter' => [['open', 0]], 'signal_wire' => [['resistance', 4.0]], 'engine' => [['locked', 0]]
+    'block_strap' => [['resistance', 0.09], ['resistance', 0.02], ['resistance', 0.004]],
+    'negative_cable' => [['resistance', 0.08]], 'isolator' => [['resistance', 0.05], ['resistance', 0.005]],
+    'positive_clamp' => [['resistance', 0.06]], 'starter_cable' => [['resistance', 0.07]],
+    'starter_mount' => [['resistance', 0.05]], 'starter' => [['open', 0]], 'signal_wire' => [['resistance', 4.0]],
+    'engine' => [['locked', 0]]
   }
   starting.each do |element, kinds|
     kinds.each do |kind, amount|

@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Systems::ElectricalSystem do
-  def system(volt, arrangement, count) = described_class.new(system_volt: volt, arrangement: arrangement, battery_count: count, usual_cranking_current_ampere: 300.0)
+  def system(volt, arrangement, count)
+    described_class.new(system_volt: volt, arrangement: arrangement, battery_count: count, usual_cranking_current_ampere: 300.0)
+  end
 
   it 'takes one on 12 V, two to four in parallel on 12 V, and a series pair on 24 V' do
-    expect([system(12, 'single', 1), system(12, 'parallel', 4), system(24, 'series', 2)].map(&:positions)).to eq([%w[A], %w[A B C D], %w[A B]])
+    expect([system(12, 'single', 1), system(12, 'parallel', 4),
+            system(24, 'series', 2)].map(&:positions)).to eq([%w[A], %w[A B C D], %w[A B]])
   end
 
   [[24, 'single', 1], [12, 'parallel', 1], [12, 'parallel', 5], [24, 'parallel', 2], [12, 'series', 2], [24, 'series', 4]].each do |odd|

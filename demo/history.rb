@@ -6,6 +6,8 @@ module Demo
     DAY = 86_400
     CHECKS_DAYS_AGO = [700, 520, 335, 160, 40].freeze
     CHECKS = %w[rest_voltage battery_test].freeze
+    # What a well kept battery still gives of its rating after two winters.
+    END_HEALTH = 0.9
     CORE = Wattomneum
 
     # @param unit [Server::Models::Unit]
@@ -42,7 +44,7 @@ module Demo
 
     # Health falls a little each winter; a worn battery falls faster.
     def battery_check(days_ago)
-      end_health = @story.fetch('health', 0.9)
+      end_health = @story.fetch('health', END_HEALTH)
       health = end_health + ((1.02 - end_health) * days_ago / 760.0)
       unit = simulated([], health: health, celsius: 8 + (8 * Math.sin(days_ago / 58.0)))
       time = @now - (days_ago * DAY) - @random.rand(20_000)
@@ -52,8 +54,8 @@ module Demo
       keep(readings, job: nil)
     end
 
-    def simulated(faults, celsius:, health: nil)
-      conditions = health ? @system.positions.to_h { |position| [position, condition(health)] } : {}
+    def simulated(faults, celsius:, health:)
+      conditions = @system.positions.to_h { |position| [position, condition(health)] }
       CORE::Simulation::SimulatedUnit.new(system: @system, faults: faults, seed: @random.rand(2**31), conditions: conditions,
                                           temperature_celsius: celsius.round(1))
     end
@@ -79,8 +81,8 @@ module Demo
       open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.2
       start = @now - (open_for_days * DAY)
       job = open_job(start)
-      technician = CORE::Simulation::Technician.new(simulated(fault, celsius: @story.fetch('celsius')),
-                                                    family: @story['family'])
+      unit = simulated(fault, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))
+      technician = CORE::Simulation::Technician.new(unit, family: @story['family'])
       technician.work(most_steps: @story.fetch('steps', 60))
       write_events(job, technician, start)
       finish(job, start + (technician.events.last&.minutes.to_i * 60) + 300)

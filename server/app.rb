@@ -4,7 +4,7 @@ module Server
   # The whole web application as one Rack app: guards first, then files, sign-in, and the JSON routes.
   module App
     ROUTES = [Routes::Health, Routes::Session, Routes::Catalogue, Routes::Today, Routes::Find, Routes::Units,
-              Routes::Batteries, Routes::Jobs, Routes::Readings, Routes::Repairs].freeze
+              Routes::Batteries, Routes::Jobs, Routes::Readings, Routes::Repairs, Routes::HouseRules].freeze
     NOT_FOUND = [404, { 'content-type' => 'application/json' },
                  [JSON.generate(error: { code: 'not_found', message: 'No such address', fields: {} })]].freeze
 
@@ -14,7 +14,6 @@ module Server
         use Rack::Protection::HostAuthorization, permitted_hosts: CONFIG.hosts
         use Rack::Deflater
         use FrontEnd
-        use Rack::Attack unless CONFIG.test?
         use Rack::Protection::HttpOrigin
         use Rack::Session::Cookie, key: 'wattomneum.session', secret: CONFIG.session_secret, same_site: :strict,
                                    httponly: true, expire_after: 12 * 3600

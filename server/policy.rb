@@ -11,7 +11,8 @@ module Server
       edit_units: %w[electrician lead],
       edit_batteries: %w[electrician lead],
       retire_units: %w[lead],
-      override_ladder: %w[lead]
+      override_ladder: %w[lead],
+      set_house_rules: %w[lead]
     }.freeze
 
     # @param role [String]

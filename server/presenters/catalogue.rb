@@ -11,8 +11,7 @@ module Server
           battery_types: pairs(CORE::Batteries::Battery::TYPES), rating_standards: CORE::Batteries::Rating::STANDARDS.keys,
           causes: CORE::Jobs::Causes::ALL.map { |key| { key: key, label: key.tr('_', ' ').capitalize } },
           actions: Contracts::NewRepair::ACTIONS.map { |key| { key: key, label: key.capitalize } },
-          unit_kinds: Contracts::NewUnit::KINDS, lamps: Contracts::NewJob::LAMPS,
-          limits: CORE::Limits::Table.shipped.to_a.map { |limit| Limit.call(limit) } }
+          unit_kinds: Contracts::NewUnit::KINDS, lamps: Contracts::NewJob::LAMPS }
       end
 
       def self.pairs(hash) = hash.map { |key, label| { key: key, label: label } }

@@ -13,7 +13,7 @@ module Server
           positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells,
           choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
           state: test.state, states: test.states, state_label: Wattomneum::Readings::Catalogue::STATES.fetch(test.state),
-          instrument: test.instrument, minutes: test.minutes, how: test.how, loop: test.loop,
+          instrument: test.instrument, minutes: test.minutes, how: test.how(system), loop: test.loop,
           from: label_of(test.from), to: label_of(test.to), answers: test.answers(system),
           cautions: Wattomneum::Safety::Cautions.fetch_all(test.cautions).map(&:to_h),
           conditions: conditions(test, system) }

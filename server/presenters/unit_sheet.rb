@@ -62,13 +62,20 @@ module Server
           health = Wattomneum::Batteries::Health.percent(measured_ampere: row.value,
                                                          rated_ampere: battery.rating_ampere)
           Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400,
-                                                                health_percent: health, counts: true)
+                                                                health_percent: health, counts: usable?(row))
         end
         forecast = Wattomneum::Batteries::ReplacementForecast.new(points)
         { points: points.map do |point|
-          { day: Time.at(point.day * 86_400).utc.to_date.iso8601, health_percent: point.health_percent.round(1) }
+          { day: day(point.day), health_percent: point.health_percent.round(1), counts: point.counts }
         end,
-          limit_percent: forecast.limit_percent, missing: forecast.missing, crosses_on: day(forecast.crossing_day) }
+          limit_percent: forecast.limit_percent, missing: forecast.missing, crosses_on: day(forecast.crossing_day),
+          crosses_between: forecast.crossing_interval&.map { |number| day(number) } }
+      end
+
+      # A test taken on a discharged battery, or with its conditions unsaid, is shown but left out of the line.
+      def usable?(row)
+        judgement = @record.battery_test_judgements[row.id]
+        judgement.nil? || %w[valid approximate].include?(judgement.validity)
       end
 
       def day(number) = number && Time.at(number * 86_400).utc.to_date.iso8601

@@ -60,7 +60,7 @@ module Server
         @assessment ||= Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
           repairs: repairs.map(&:to_core), family: job.family,
-          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+          schools: Models::SchoolChoice.in_force, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
         )
       end
 

@@ -49,6 +49,12 @@ module Server
                                          .order(:made_at).as_hash(:reading_id)
       end
 
+      # @return [Hash{String => Models::Judgement}] newest judgement of those tests, by reading id
+      def battery_test_judgements
+        @battery_test_judgements ||= Models::Judgement.where(reading_id: battery_tests.values.flatten.map(&:id))
+                                                      .order(:made_at).as_hash(:reading_id)
+      end
+
       # @return [Hash{String => Array<Models::Reading>}] tests of each fitted battery in time, by battery id
       def battery_tests
         @battery_tests ||= Models::Reading.standing.where(battery_id: fittings.map(&:battery_id),

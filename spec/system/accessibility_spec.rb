@@ -19,7 +19,7 @@ RSpec.describe 'Accessibility' do
       sign_in_as('lead')
       unit = Server::Models::Unit.first(number: 'B-14')
       job = Server::Models::Job.first(unit_id: unit.id)
-      ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
+      ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs', '/house-rules',
        "/jobs/#{job.id}"].each do |path|
         visit path
         expect(page).to have_css('h1')

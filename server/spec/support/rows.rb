@@ -12,11 +12,11 @@ module Rows
 
   def a_unit(batteries: true, **changes)
     unit = Server::Models::Unit.establish(id: SecureRandom.uuid, **unit_fields(**changes))
-    unit.core_system.positions.each { |position| fit(unit, position) } if batteries
+    unit.core_system.positions.each { |position| fit_battery(unit, position) } if batteries
     unit
   end
 
-  def fit(unit, position, **changes)
+  def fit_battery(unit, position, **changes)
     label = { id: SecureRandom.uuid, tag: "T#{SecureRandom.hex(4)}", type: 'flooded', rating_ampere: 800.0, rating_standard: 'SAE',
               date_code: nil, **changes }
     battery = Server::Models::Battery.establish(label, on: Date.new(2026, 11, 1))

@@ -55,6 +55,9 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
           </NavLink>
         ))}
         <span className="hidden flex-1 desk:block" />
+        <NavLink to="/house-rules" className={(state) => `${wordLook(state)} max-desk:hidden`}>
+          House rules
+        </NavLink>
         <div className="hidden flex-col items-start desk:flex">
           <Button look="quiet" onClick={switchTheme}>
             Yard or cab

@@ -4,9 +4,6 @@ module Wattomneum
   module Batteries
     # Batteries that work together: how far apart they may be, and which to replace when one fails.
     module Pair
-      SCHOOLS = { 'set' => 'replace the set: the weak one drags the new one down',
-                  'failed_one' => 'replace the failed one where the other is young and strong' }.freeze
-
       SEALED = %w[agm gel].freeze
       private_constant :SEALED
 
@@ -30,7 +27,7 @@ module Wattomneum
         "#{names.join(' and ')} in one bank: they want different charging volts"
       end
 
-      # @param school [String] key of SCHOOLS
+      # @param school [String] answer to battery_pairs: set or failed_one
       # @param partner_health_percent [Float, nil]
       # @param partner_age_months [Float, nil]
       # @param limits [Limits::Table]

@@ -2,22 +2,28 @@
 
 module Wattomneum
   module Charging
-    # A feed of the alternator under a lamp: output terminal, sense, excitation, each against the posts.
+    # A feed of the alternator against the posts. Under a lamp it clears or convicts; unloaded it only convicts, since a meter
+    # reads nearly full volts through a megohm of corrosion.
     class FeedJudge < Evidence::Judge
       # @return [Judgement]
       def call
         posts = circumstances.latest('posts_rest', round: reading.round)
         return needs_posts if posts.nil?
 
+        @posts_volt = posts.value
         most = limit(test.limit)
-        lost = difference(posts.value, value)
+        lost = difference(@posts_volt, value)
         sum("posts #{posts.spoken} - #{test.short.downcase} #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
-        lost <= most ? carries : fails(posts.value)
+        return unloaded unless loaded?
+
+        lost <= most ? carries : fails
       end
 
       private
 
       def element = Systems::Places.element(test.element)
+      def loaded? = reading.conditions.said('load_on') == :yes
+      def share_percent = 100.0 * value / @posts_volt
 
       def needs_posts
         judgement('unproven', 'A feed is judged against the posts', validity: 'unstated', weight: 'none',
@@ -28,10 +34,37 @@ module Wattomneum
         judgement('sound', 'Carries a lamp', weight: 'support', clears: [element.key], rules_out: [element.label])
       end
 
-      def fails(posts_volt)
-        words = value < 0.1 * posts_volt ? 'Nothing under a lamp: open' : 'Sinks under a lamp: resistance in the feed'
+      def fails
+        words = share_percent < limit('evidence.open_share') ? 'Nothing under a lamp: open' : 'Sinks under a lamp: resistance in the feed'
+        convicted(words)
+      end
+
+      def unloaded
+        return convicted('Dead without any load: open', traps: stray_volts) if share_percent < limit('evidence.open_share')
+        return ghost_volts if share_percent < limit('evidence.ghost_share')
+
+        said_no = reading.conditions.said('load_on') == :no
+        judgement('unproven', 'Full volts with nothing hung on it: a hint, the feed is not cleared', weight: 'hint', would_be: 'sound',
+                  validity: said_no ? 'valid' : 'unstated', instead: 'Hang a lamp on the terminal and read again',
+                  traps: ['A meter draws a microampere: it reads this through a megohm of corrosion'])
+      end
+
+      def stray_volts
+        value.abs > Evidence::Preconditions::ZERO_VOLT ? ['A tenth of a volt or so is stray coupling, not a feed'] : []
+      end
+
+      # 80 to 95 % of the supply on the meter: what hides in series, by the meter's own input.
+      def ghost_volts
+        ohm = Evidence::SeriesResistance.behind_meter(supply_volt: @posts_volt, shown_volt: value,
+                                                      meter_ohm: limit('evidence.meter_input'))
+        sum("#{Figure.ohm(limit('evidence.meter_input'))} x (#{Figure.volt(@posts_volt)} / #{Figure.volt(value)} - 1) = #{Figure.ohm(ohm)}")
+        convicted("Sinks under the meter alone: about #{Figure.ohm(ohm)} in series", figures: { series_resistance_ohm: ohm },
+                  traps: ['Holds only with the load and every parallel path unplugged; corrosion drifts: read it twice'])
+      end
+
+      def convicted(words, **rest)
         judgement('act', words, weight: 'support', convicts: [element.key], rules_in: [element.label],
-                                rules_out: ['Alternator condemned before this feed is mended'])
+                                rules_out: ['Alternator condemned before this feed is mended'], **rest)
       end
     end
   end

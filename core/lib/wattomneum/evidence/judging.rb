@@ -23,7 +23,7 @@ module Wattomneum
       def self.open_question(reading, system)
         return if reading.value.nil? || reading.conditions.said('value_confirmed') == :yes
 
-        Readings::Plausibility.question(test: reading.test, value: reading.value, system: system)
+        Readings::Plausibility.question(test: reading.test, value: reading.value, system: system, unit: reading.unit)
       end
       private_class_method :open_question
 

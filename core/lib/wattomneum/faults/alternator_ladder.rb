@@ -4,7 +4,7 @@ module Wattomneum
   module Faults
     # Proof ladder of an alternator with its regulator (common practice).
     class AlternatorLadder < ProofLadder
-      OUTPUT_TESTS = %w[charging_fast_idle charging_loaded].freeze
+      OUTPUT_TESTS = %w[charging_fast_idle charging_loaded alternator_output].freeze
       private_constant :OUTPUT_TESTS
 
       # @return [String]

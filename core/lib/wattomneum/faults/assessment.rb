@@ -5,7 +5,7 @@ module Wattomneum
   module Faults
     # Everything that a job's readings say together: each judged, in the light of the others.
     class Assessment
-      attr_reader :system, :readings, :repairs, :family, :disturbed_count, :limits
+      attr_reader :system, :readings, :repairs, :family, :disturbed_count, :limits, :schools
 
       # @param system [Systems::ElectricalSystem]
       # @param readings [Array<Readings::Reading>] all that stand
@@ -13,14 +13,16 @@ module Wattomneum
       # @param family [String] starting or charging: what the complaint is about
       # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
       # @param limits [Limits::Table]
+      # @param schools [Schools::Choices]
       def initialize(system:, readings:, repairs: [], family: 'starting', disturbed_count: 0,
-                     limits: Limits::Table.shipped)
+                     limits: Limits::Table.shipped, schools: Schools::Choices.shipped)
         @system = system
         @readings = readings.sort_by(&:taken_at)
         @repairs = repairs
         @family = family
         @disturbed_count = disturbed_count
         @limits = limits
+        @schools = schools
       end
 
       # @return [Evidence::Circumstances]
@@ -77,6 +79,12 @@ module Wattomneum
         @proofs ||= repairs.each_with_index.map { |repair, index| Jobs::Proof.new(repair, index + 1, self) }
       end
 
+      # @return [Batteries::BankReview] the batteries against each other
+      def bank_review
+        @bank_review ||= Batteries::BankReview.new(system: system, judgements: battery_judgements, schools: schools, limits: limits,
+                                                   tested_at: readings.last&.taken_at)
+      end
+
       # @return [Array<String>] what stands between this job and closing it
       def missing_to_close = Jobs::CloseGate.missing(self)
 
@@ -85,6 +93,12 @@ module Wattomneum
       # A look at belt and posts, and an engine proved free, do not wear off with the next repair.
       LASTING = %w[connections_look belt_look engine_by_hand posts_rest].freeze
       private_constant :LASTING
+
+      def battery_judgements
+        system.positions.to_h do |position|
+          [position, %w[rest_voltage battery_test].to_h { |key| [key, judgement(key, position: position)] }]
+        end
+      end
 
       def lasting?(other) = LASTING.include?(other.test_key)
       def fitted?(other) = other.battery&.tag == system.batteries[other.position]&.tag

@@ -97,7 +97,11 @@ module Wattomneum
         failing = failing_reading_for(element, position)
         Step.new(kind: 'condemn', element: element, position: position, minutes: Systems::Places.element(element).access_minutes,
                  failing_reading_id: failing&.id, title: "#{ladder.label} is proved bad: replace or repair it",
-                 why: 'Every rung of its ladder is climbed')
+                 why: ['Every rung of its ladder is climbed', bank_advice(element, position)].compact.join('. '))
+      end
+
+      def bank_advice(element, position)
+        assessment.bank_review.advice(position) if element == 'battery' && system.bank?
       end
 
       def climb_rung(ladder)

@@ -4,24 +4,41 @@ module Wattomneum
   module Readings
     # Asks before it judges: volts where millivolts were meant, leads the wrong way round, a figure no such test gives.
     module Plausibility
+      # Under this the meter is on its lowest range and shows no prefix.
+      PREFIXED_FROM_OHM = 1.0
       # What to ask, with the ways out; each option is a value in the base unit, or nil for "as entered".
       Question = Struct.new(:text, :options, keyword_init: true)
 
       # @param test [TestDefinition]
       # @param value [Float] in the base unit
       # @param system [Systems::ElectricalSystem]
+      # @param unit [String, nil] symbol it was entered with; nil is the base unit
       # @return [Question, nil] nil when nothing is odd about the value
-      def self.question(test:, value:, system:)
+      def self.question(test:, value:, system:, unit: nil)
+        return prefix_question(test, value) if prefix_left_off?(test, value, unit)
+
         range = test.plausible_range(system)
         return if range.nil? || range.cover?(value)
 
-        options = meant(test, value, range)
+        options = meant(value, range)
         spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
         Question.new(
           text: "#{spoken.call(value)} is unusual here: #{why(test, value, range)}. What was it?",
           options: [{ label: "#{spoken.call(value)}, as I typed it", value: nil }] +
                    options.map { |number| { label: spoken.call(number), value: number } }
         )
+      end
+
+      # 18 on the display of a meter that ranges by itself may be 18 ohm, 18 kohm or 18 Mohm.
+      def self.prefix_left_off?(test, value, unit)
+        test.quantity == 'resistance' && (unit.nil? || unit == 'ohm') && value.between?(PREFIXED_FROM_OHM, 999.9)
+      end
+
+      def self.prefix_question(test, value)
+        spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
+        Question.new(text: "#{spoken.call(value)}: was there a k or an M on the display?",
+                     options: [{ label: "#{spoken.call(value)}, as I typed it", value: nil }] +
+                              [1e3, 1e6].map { |factor| { label: spoken.call(value * factor), value: value * factor } })
       end
 
       def self.why(test, value, range)
@@ -32,9 +49,9 @@ module Wattomneum
         "#{test.label.downcase} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
           "#{Quantities::Figure.trim(range.end, 2)} #{test.units.first}"
       end
-      private_class_method :why
+      private_class_method :why, :prefix_left_off?, :prefix_question
 
-      def self.meant(_test, value, range)
+      def self.meant(value, range)
         candidates = [-value, value / 1000.0, value / 100.0, value / 10.0]
         candidates.select { |number| range.cover?(number) && !number.zero? }.first(2)
       end

@@ -4,8 +4,7 @@ module Wattomneum
   module Readings
     # One test of the catalogue: what is measured, where, in which state, under which conditions, and what an answer means.
     class TestDefinition
-      FIELDS = %w[key label short judge quantity per state loop from to side limit element part_of when instrument minutes
-                  how].freeze
+      FIELDS = %w[key label short judge quantity per state loop from to side limit element part_of when instrument minutes].freeze
       FIELDS.each { |field| define_method(field) { @row[field] } }
 
       # @param row [Hash{String => Object}] a row of core/data/tests.yml
@@ -73,6 +72,11 @@ module Wattomneum
         factor = quantity == 'voltage' && !per_battery? ? system.system_volt / 12.0 : 1.0
         (low * factor)..(high * factor)
       end
+
+      # @param system [Systems::ElectricalSystem]
+      # @param limits [Limits::Table]
+      # @return [String] how it is taken, with this system's figures written in
+      def how(system, limits: Limits::Table.shipped) = fill(@row['how'], system, limits)
 
       # @param system [Systems::ElectricalSystem]
       # @param limits [Limits::Table]

@@ -7,8 +7,10 @@ module Wattomneum
       SETPOINT_PER_12_VOLT = 14.2
       SAG_UNDER_LOADS_RATIO = 0.012
       LAMP_OHM = 7.0
-      # Share of a sense wire's lost volts that comes back as overcharging (the regulator adds what it does not see).
+      # Share of its rating that it gives with the loads of a unit on.
       OUTPUT_SHARE = 0.55
+      # What a sound alternator gives of its rating when it is pulled for all it has.
+      FULL_SHARE = 0.97
       HEALTHY_CASE_VOLT = 0.03
       HEALTHY_OUTPUT_VOLT = 0.12
 
@@ -53,6 +55,9 @@ module Wattomneum
 
       # @return [Float] ampere with loads on
       def output_ampere = OUTPUT_SHARE * (@system.alternator_rating_ampere || 80.0)
+
+      # @return [Float] ampere it gives with a pile on
+      def most_ampere = charges? && !dead?('belt') ? FULL_SHARE * (@system.alternator_rating_ampere || 80.0) : 0.0
 
       # @return [Float] volts peak to peak
       def ripple_volt = dead?('alternator') ? 0.02 : 0.12 * factor

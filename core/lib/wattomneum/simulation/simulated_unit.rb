@@ -109,6 +109,7 @@ module Wattomneum
         when 'excitation_feed' then volts(charge_circuit.feed_volt('excitation_wire'))
         when 'charging_loaded' then volts(charge_circuit.posts_volt(loaded: true))
         when 'ripple' then Measured.new(value: noisy(charge_circuit.ripple_volt, 0.05).round(2))
+        when 'alternator_output' then Measured.new(value: noisy(charge_circuit.most_ampere, CLAMP_RATIO).round)
         when 'dash_gauge' then Measured.new(value: (charge_circuit.posts_volt - (0.4 * @system.system_volt / 12)).round)
         when 'alternator_case_drop' then at_current(charge_circuit.case_drop_volt)
         when 'alternator_output_drop' then at_current(charge_circuit.output_drop_volt)

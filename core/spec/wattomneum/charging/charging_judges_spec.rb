@@ -85,13 +85,32 @@ RSpec.describe Wattomneum::Charging do
 
   it 'wants the sense feed within 0.1 V of the posts under a lamp' do
     rest = reading('posts_rest', 12.6)
-    expect(judge(rest, reading('sense_feed', 12.52)).clears).to eq(['sense_wire'])
-    expect(judge(rest, reading('sense_feed', 12.1)).convicts).to eq(['sense_wire'])
+    lamp = { 'load_on' => 'yes' }
+    expect(judge(rest, reading('sense_feed', 12.52, conditions: lamp)).clears).to eq(['sense_wire'])
+    expect(judge(rest, reading('sense_feed', 12.1, conditions: lamp)).convicts).to eq(['sense_wire'])
   end
 
-  it 'counts an unloaded feed for nothing' do
-    judged = judge(reading('posts_rest', 12.6), reading('sense_feed', 12.6, conditions: { 'load_on' => 'no' }))
-    expect([judged.validity, judged.instead]).to eq(['void', 'Hang a lamp on the terminal and read again'])
+  describe 'a feed with nothing hung on it' do
+    def unloaded(volt, said = { 'load_on' => 'no' })
+      judge(reading('posts_rest', 12.0), reading('sense_feed', volt, conditions: { 'meter_proved' => 'yes' }.merge(said)))
+    end
+
+    it 'is a hint when it reads full volts, said or not said, and names the loaded test' do
+      expect(unloaded(11.95).to_h).to include(verdict: 'unproven', weight: 'hint', clears: [],
+                                              instead: 'Hang a lamp on the terminal and read again')
+      expect(unloaded(11.95, {}).validity).to eq('unstated')
+    end
+
+    it 'convicts when it is dead, and calls a tenth of a volt stray' do
+      expect([unloaded(0.0).convicts, unloaded(0.1).traps.first]).to match([['sense_wire'], include('stray')])
+    end
+
+    # Common practice, follows from Ohm's law: a 12 V supply behind 1.5 Mohm shows about 10.4 V on a 10 Mohm meter.
+    it 'works out 1.5 Mohm from 10.4 V of 12 V on a 10 Mohm meter' do
+      judged = unloaded(10.4)
+      expect(judged.figures[:series_resistance_ohm]).to be_within(5).percent_of(1.5e6)
+      expect(judged.verdict).to eq('act')
+    end
   end
 
   it 'scales an output drop to the rated current' do
@@ -128,6 +147,16 @@ RSpec.describe Wattomneum::Charging do
                                     acceptance_ampere: 20.0)).to be_within(1e-9).of(3.45)
     expect(budget.minutes_to_return(ampere_hour: 1.0, output_ampere: 40.0, loads_ampere: 45.0, acceptance_ampere: 20.0)).to be_nil
     expect(budget.least_rating_ampere([{ ampere: 60.0, duty_ratio: 1.0 }, { ampere: 40.0, duty_ratio: 0.5 }])).to be_within(1e-9).of(100)
+  end
+
+  it 'judges an output by clamp against the rating, cold and hot, and only with the system pulled down' do
+    said = { 'speed_as_stated' => 'yes', 'pulled_down' => 'yes' }
+    output = ->(ampere, extra = {}) { judge(reading('alternator_output', ampere, conditions: said.merge(extra))) }
+    expect([output.call(107.0).verdict, output.call(108.0).clears]).to eq(['act', ['alternator']])
+    expect(output.call(97.0, 'alternator_hot' => 'yes').verdict).to eq('sound')
+    expect(output.call(108.0, 'pulled_down' => 'no').validity).to eq('void')
+    unrated = parallel_pair(alternator_rating_ampere: nil)
+    expect(judge(reading('alternator_output', 100.0, system: unrated), system: unrated).instead).to include('rating')
   end
 
   it 'asks 90 % of the rating cold and 80 % hot of an output test' do

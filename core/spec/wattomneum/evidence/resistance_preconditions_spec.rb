@@ -19,7 +19,7 @@ RSpec.describe Wattomneum::Evidence::ResistancePreconditions do
   end
 
   it 'voids ohms of the signal wire with volts on it' do
-    said = { 'power_off' => 'yes', 'voltage_across_volt' => 0.02, 'reversed_ohm' => 2.0 }
+    said = { 'power_off' => 'yes', 'voltage_across_volt' => 0.02, 'reversed_ohm' => 2.0, 'value_confirmed' => 'yes' }
     expect(judge(reading('signal_wire_ohms', 2.0, conditions: said)).validity).to eq('void')
   end
 
@@ -31,7 +31,7 @@ RSpec.describe Wattomneum::Evidence::ResistancePreconditions do
   end
 
   it 'convicts a wire with ohms in it' do
-    said = { 'power_off' => 'yes', 'voltage_across_volt' => 0.0, 'reversed_ohm' => 4.0 }
+    said = { 'power_off' => 'yes', 'voltage_across_volt' => 0.0, 'reversed_ohm' => 4.0, 'value_confirmed' => 'yes' }
     expect(judge(reading('signal_wire_ohms', 4.0, conditions: said)).verdict).to eq('act')
   end
 end

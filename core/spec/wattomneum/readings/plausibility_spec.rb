@@ -28,6 +28,18 @@ RSpec.describe Wattomneum::Readings::Plausibility do
     expect(question('rest_voltage', 25.0, series_pair)).not_to be_nil
   end
 
+  it 'asks for the k or the M where ohms were typed without one' do
+    asked = question('signal_wire_ohms', 18.0)
+    expect(asked.options.map { |option| option[:value] }).to eq([nil, 18_000.0, 18_000_000.0])
+    expect(question('signal_wire_ohms', 0.3)).to be_nil
+  end
+
+  it 'does not ask again where a prefix was chosen' do
+    test = Wattomneum::Readings::Catalogue.fetch('signal_wire_ohms')
+    expect(described_class.question(test: test, value: 0.018, unit: 'mohm', system: parallel_pair)).to be_nil
+    expect(described_class.question(test: test, value: 500.0, unit: 'kohm', system: parallel_pair)).to be_nil
+  end
+
   it 'leaves an unconfirmed value unjudged and says what to do' do
     judged = judge(reading('ground_drop', 12.6, conditions: {}))
     expect([judged.verdict, judged.validity, judged.convicts]).to eq(['unproven', 'unstated', []])

@@ -29,6 +29,12 @@ export function Intake({ job }: { job: JobBench }) {
           </dd>
         </div>
       ))}
+      {job.bank_remarks.map((line) => (
+        <div key={line} className="contents">
+          <dt className="font-label text-quiet">Bank</dt>
+          <dd>{line}</dd>
+        </div>
+      ))}
       {job.reads_as.map((line) => (
         <div key={line} className="contents">
           <dt className="font-label text-quiet">Reads as</dt>

@@ -49,7 +49,14 @@ function Bench({ job }: { job: JobBench }) {
         <Intake job={job} />
         {open && (
           <div>
-            <NextCard job={job} test={stepTest} mayWork={mayMeasure} attention={attention} onDo={doNext} />
+            <NextCard
+              job={job}
+              test={stepTest}
+              mayWork={mayMeasure}
+              padOpen={padTest !== undefined && pad !== null}
+              attention={attention}
+              onDo={doNext}
+            />
             {pad && padTest && mayMeasure && (
               <ReadingPad
                 key={`${pad.testKey}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}

@@ -19,12 +19,14 @@ export function NextCard({
   job,
   test,
   mayWork,
+  padOpen,
   attention,
   onDo,
 }: {
   job: JobBench
   test: TestCard | undefined
   mayWork: boolean
+  padOpen: boolean
   attention: number
   onDo: () => void
 }) {
@@ -69,7 +71,7 @@ export function NextCard({
           ))}
         </dl>
       )}
-      {mayWork && (
+      {mayWork && !padOpen && (
         <Button ref={button} look="filled" className="mt-4 w-full desk:w-auto" onClick={onDo}>
           {measures && mustSee ? `Seen and done. ${DO[step.kind]}` : DO[step.kind]}
         </Button>

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { JobBench, TestCard } from '../../shared/api/types'
 import { useDraft } from '../../shared/drafts/useDraft'
 import { Button } from '../../shared/ui/Button'
@@ -6,6 +6,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Conditions } from './Conditions'
 import { EMPTY_DRAFT, type PadDraft, type PadTarget } from './pad'
+import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
 import { ValueEntry } from './ValueEntry'
 
@@ -33,36 +34,12 @@ function How({ test, position }: { test: TestCard; position: string | null }) {
       <p>
         {test.from && test.to && (
           <strong className="font-semibold">
-            {test.from} to {test.to},{' '}
+            {test.from} to {test.to}.{' '}
           </strong>
         )}
-        {test.state_label}, {test.instrument}.
+        {test.how}
       </p>
-      <p className="text-quiet">{test.how}</p>
     </div>
-  )
-}
-
-function StateChoice({ test, draft, onDraft }: { test: TestCard; draft: PadDraft; onDraft: (next: PadDraft) => void }) {
-  if (test.states.length < 2) return null
-  return (
-    <Field label="Taken">
-      {(wiring) => (
-        <select
-          {...wiring}
-          value={draft.state || test.state}
-          onChange={(event) => {
-            onDraft({ ...draft, state: event.target.value })
-          }}
-        >
-          {test.states.map((state) => (
-            <option key={state} value={state}>
-              {state === 'off' ? 'engine stopped, under a pile' : test.state_label}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
   )
 }
 
@@ -72,6 +49,10 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
     `reading:${job.id}:${test.key}:${target.position ?? ''}:${target.correcting?.id ?? ''}`,
     EMPTY_DRAFT,
   )
+  const form = useRef<HTMLFormElement>(null)
+  useEffect(() => {
+    form.current?.scrollIntoView({ block: 'nearest' })
+  }, [])
   const unseen = unseenCautions(job, test, target)
   const [seen, setSeen] = useState(false)
   const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
@@ -92,6 +73,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
 
   return (
     <form
+      ref={form}
       aria-label={`Reading: ${test.label}`}
       className="flex flex-col gap-5 border-x-2 border-b-2 border-copper p-4 desk:p-6"
       noValidate
@@ -119,7 +101,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         </div>
       )}
       <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
-      <StateChoice test={test} draft={draft} onDraft={keep} />
+      <TakenWith test={test} draft={draft} onDraft={keep} />
       <Conditions
         conditions={test.conditions}
         said={draft.said}

@@ -8,9 +8,16 @@ const HEIGHT = 64
 const LOW = 50
 const HIGH = 110
 
+/** ", 90 % between ... and ..." where the interval has both ends. */
+function spokenRange(between: Outlook['crosses_between']) {
+  const [from, to] = between ?? []
+  return from && to ? `, 90 % between ${spokenDay(from)} and ${spokenDay(to)}` : ''
+}
+
 /** Health over time against the replacement limit, and when the line will cross it. */
 export function HealthLine({ outlook }: { outlook: Outlook }) {
-  const { points, missing, crosses_on: crosses, limit_percent: limit } = outlook
+  const { points, missing, crosses_on: crosses, crosses_between: between, limit_percent: limit } = outlook
+  const counting = points.filter((point) => point.counts)
   if (points.length < 2) return missing ? <p className="pt-1 text-quiet">No outlook yet: {missing}.</p> : null
 
   const days = points.map((point) => new Date(point.day).getTime())
@@ -19,7 +26,7 @@ export function HealthLine({ outlook }: { outlook: Outlook }) {
   const x = (day: string) => 6 + ((new Date(day).getTime() - first) / span) * (WIDTH - 12)
   const y = (percent: number) => HEIGHT - ((percent - LOW) / (HIGH - LOW)) * HEIGHT
   const words = crosses
-    ? `Reaches ${limit} % about ${spokenDay(crosses)}`
+    ? `Reaches ${limit} % about ${spokenDay(crosses)}${spokenRange(between)}`
     : (missing ?? `Not near ${limit} % within five years`)
   return (
     <figure className="flex flex-wrap items-center gap-x-4 pt-2">
@@ -31,12 +38,18 @@ export function HealthLine({ outlook }: { outlook: Outlook }) {
       >
         <path d={`M0 ${y(limit)}H${WIDTH}`} className="stroke-act" strokeWidth="1.5" strokeDasharray="6 4" />
         <path
-          d={`M${points.map((point) => `${x(point.day)} ${y(point.health_percent)}`).join('L')}`}
+          d={`M${counting.map((point) => `${x(point.day)} ${y(point.health_percent)}`).join('L')}`}
           className="fill-none stroke-ink"
           strokeWidth="2"
         />
         {points.map((point) => (
-          <circle key={point.day} cx={x(point.day)} cy={y(point.health_percent)} r="3.5" className="fill-ink" />
+          <circle
+            key={point.day}
+            cx={x(point.day)}
+            cy={y(point.health_percent)}
+            r="3.5"
+            className={point.counts ? 'fill-ink' : 'fill-ground stroke-ink'}
+          />
         ))}
       </svg>
       <figcaption className="text-quiet">

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Charging
+    # Alternator output by clamp while a pile pulls the system down: against the rating.
+    class OutputJudge < Evidence::Judge
+      # @return [Judgement]
+      def call
+        rating = system.alternator_rating_ampere
+        if rating.nil?
+          return void('The alternator has no rating on record, so there is nothing to judge by',
+                      instead: 'Enter its rating on the unit, then this reading counts')
+        end
+
+        limit(hot? ? 'charging.output_hot' : 'charging.output_cold')
+        sum("#{Figure.ampere(value)} / #{Figure.ampere(rating)} rated = #{Figure.percent(100.0 * value / rating)}")
+        carries?(rating) ? sound : weak
+      end
+
+      private
+
+      def hot? = reading.conditions.said('alternator_hot') == :yes
+
+      def carries?(rating)
+        OutputTest.passes?(output_ampere: value, rating_ampere: rating, hot: hot?, limits: circumstances.limits)
+      end
+
+      def sound
+        judgement('sound', 'Gives its rating', weight: 'proof', clears: ['alternator'], rules_out: ['Weak output'])
+      end
+
+      def weak
+        judgement('act', 'Gives less than its rating', weight: 'proof',
+                  rules_in: ['Belt, excitation, case ground, a diode, or the alternator with its regulator'],
+                  instead: 'Belt, feeds and case ground before it is condemned')
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Limits and schools: what everything is judged by, and what the fleet chose where good people differ.
+    class HouseRules < Base
+      get '/api/house-rules' do
+        allow!(:read)
+        json(house_rules)
+      end
+
+      put '/api/schools/:question' do
+        allow!(:set_house_rules)
+        once do
+          Models::SchoolChoice.choose(params[:question], contract!(Contracts::SchoolAnswer)[:answer], by: person)
+          [200, house_rules]
+        end
+      end
+
+      private
+
+      def house_rules = Presenters::HouseRules.call(Models::SchoolChoice.in_force)
+    end
+  end
+end

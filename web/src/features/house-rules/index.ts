@@ -1,0 +1,1 @@
+export { HouseRulesPage } from './HouseRulesPage'

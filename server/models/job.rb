@@ -26,8 +26,8 @@ module Server
         unit = Unit.with_pk(input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
         raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
 
-        job = create(**input.slice(:id, :unit_id, :family, :complaint), seen: input.fetch(:seen, ''), opened_by_id: by.id,
-                     lamps: Sequel.pg_array(input.fetch(:lamps, []), :text))
+        intake = input.slice(:id, :unit_id, :family, :complaint).merge(seen: input.fetch(:seen, ''))
+        job = create(**intake, opened_by_id: by.id, lamps: Sequel.pg_array(input.fetch(:lamps, []), :text))
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
         job.refresh

@@ -63,7 +63,7 @@ module Wattomneum
         around.each { |other| @neighbours[other].delete(node) }
         pairs = []
         around.each_index do |i|
-          (i + 1...around.size).each { |j| pairs.push(join(around[i], around[j]), slots[i], slots[j]) }
+          ((i + 1)...around.size).each { |j| pairs.push(join(around[i], around[j]), slots[i], slots[j]) }
         end
         Step.new(node, around, slots, pairs).freeze
       end

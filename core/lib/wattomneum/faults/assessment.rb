@@ -96,7 +96,8 @@ module Wattomneum
 
       def battery_judgements
         system.positions.to_h do |position|
-          [position, %w[rest_voltage battery_test].to_h { |key| [key, judgement(key, position: position)] }]
+          [position, { 'rest_voltage' => judgement('rest_voltage', position: position),
+                       'battery_test' => judgement('battery_test', position: position) }]
         end
       end
 

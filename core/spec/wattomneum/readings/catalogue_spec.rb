@@ -16,7 +16,7 @@ RSpec.describe Wattomneum::Readings::Catalogue do
     end
 
     it "says how #{test.key} is taken and what its answers mean, with no limit left unfilled" do
-      expect(test.how(system).size).to be > 15
+      expect(test.how(series_pair).size).to be > 15
       expect(test.answers(series_pair)).not_to be_empty
       expect(test.answers(series_pair).flat_map(&:values).join).not_to include('{')
     end

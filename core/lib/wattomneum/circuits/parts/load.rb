@@ -12,7 +12,7 @@ module Wattomneum
         def branches = [branch(pins.first, pins.last, ohm, **gate)]
 
         # @return [Float] at work; a lamp's hot resistance
-        def ohm = number('ohm') || (system_volt**2 / number('watt'))
+        def ohm = number('ohm') || ((system_volt**2) / number('watt'))
 
         def watches
           [Watch.new(key: id, label: label, kind: 'load', from: node(pins.first), to: node(pins.last),

@@ -11,7 +11,7 @@ module Server
     # @return [#call]
     def self.build
       Rack::Builder.new do
-        use Rack::Protection::HostAuthorization, permitted_hosts: CONFIG.hosts
+        use Rack::Protection::HostAuthorization, permitted_hosts: CONFIG.hosts, logging: false
         use Rack::Deflater
         use FrontEnd
         use Rack::Protection::HttpOrigin

@@ -21,6 +21,9 @@ module Wattomneum
   # A table was asked outside the range it was printed for.
   class OutOfTableRangeError < Error; end
 
+  # An iteration found no end; the message says what did not settle.
+  class ConvergenceError < Error; end
+
   # A key (limit, test, place, element, caution) that core's data does not hold.
   class UnknownKeyError < Error; end
 

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # A sheet made ready for solving: nodes, branches, and which item each branch belongs to.
+    class Circuit
+      # Something that can be opened: a wire, or a component as a whole or in one of its parts.
+      #   key: "wire 101", "F3", "X1 pin 4"; branches: indices
+      Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, keyword_init: true)
+      # A branch with what it belongs to; part is nil for a wire.
+      Owned = Struct.new(:branch, :part, :wire, keyword_init: true)
+
+      attr_reader :sheet, :network, :owned, :relays, :fuses
+
+      # @param sheet [Sheet]
+      def initialize(sheet)
+        @sheet = sheet
+        @nodes = { sheet.reference => 0 }
+        @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
+        sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }
+        @network = Network.new(@nodes.size, @owned.map { |one| network_branch(one.branch) })
+        @names = @nodes.keys.freeze
+        group_branches
+        freeze
+      end
+
+      # @return [Array<String>] node names, the reference first
+      attr_reader :names
+
+      # @param name [String] "K1:30"
+      # @return [Integer]
+      # @raise [UnknownKeyError]
+      def node(name) = @nodes.fetch(name) { raise UnknownKeyError, "sheet #{sheet.key} has no pin #{name}" }
+
+      # @param name [String]
+      # @return [Boolean]
+      def node?(name) = @nodes.key?(name)
+
+      # @return [Array<Item>] everything that can come open
+      def items
+        @items[:all] ||= (sheet.wires.map { |wire| wire_item(wire) } + sheet.parts.flat_map { |part| part_items(part) }).freeze
+      end
+
+      # @param key [String]
+      # @return [Item]
+      # @raise [UnknownKeyError]
+      def item(key)
+        items.find { |item| item.key == key } || raise(UnknownKeyError, "sheet #{sheet.key} has nothing called #{key}")
+      end
+
+      # @return [Array<Watch>] loads, signals and supplies whose working shows
+      def watches = @items[:watches] ||= sheet.parts.flat_map(&:watches).freeze
+
+      # @param index [Integer] of a branch
+      # @return [Boolean] true for a path without load: wires, closed contacts, fuses, connectors, joints
+      def conductor?(index)
+        one = owned[index]
+        one.part.nil? || one.part.conductor? || CONTACTS.include?(one.branch.gate) || path_inside?(one.branch)
+      end
+
+      # @param index [Integer]
+      # @return [String] what a branch is, in words: "wire 101 red 2.5 mm2", "relay K1, contact 30 to 87"
+      def describe(index)
+        one = owned[index]
+        return wire_words(one.wire) if one.part.nil?
+
+        [one.part.label == one.part.id ? one.part.id : "#{one.part.id} #{one.part.label}", one.branch.name].compact.join(', ')
+      end
+
+      private
+
+      CONTACTS = %i[states energised rest].freeze
+      LOW_OHM = 0.5
+      private_constant :CONTACTS, :LOW_OHM
+
+      # Inside a control unit its supply and ground pins, and a driver that is on, are ways for current.
+      def path_inside?(branch) = branch.volt.zero? && branch.ohm <= LOW_OHM
+
+      def index(name) = @nodes[name] ||= @nodes.size
+
+      def network_branch(branch)
+        Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: branch.ohm, volt: branch.volt)
+      end
+
+      def of_part(part) = part.branches.map { |branch| Owned.new(branch: branch, part: part) }
+
+      # A wire ends in a ring of its own where it joins others.
+      def of_wire(wire)
+        ends = [wire.from, wire.to].map { |name| wire_end(wire, name) }
+        rings = ends.filter_map(&:last)
+        through = PartBranch.new(from: ends[0].first, to: ends[1].first, ohm: wire.resistance_ohm)
+        [Owned.new(branch: through, wire: wire), *rings]
+      end
+
+      def wire_end(wire, name)
+        id, pin = name.split(':', 2)
+        part = sheet.part(id)
+        return [name, nil] unless part&.joint? && pin == Parts::Joint::MIDDLE
+
+        [part.node(wire.number), Owned.new(branch: part.ring(wire), part: part)]
+      end
+
+      def group_branches
+        @items = {}
+        @relays = sheet.parts.grep(Parts::Relay).freeze
+        @fuses = sheet.parts.grep(Parts::Fuse).freeze
+        @by_part = @owned.each_index.group_by { |index| @owned[index].part&.id }.freeze
+        @by_wire = @owned.each_index.select { |index| @owned[index].wire }.to_h { |index| [@owned[index].wire.uuid, index] }.freeze
+      end
+
+      def wire_item(wire)
+        Item.new(key: "wire #{wire.number}", uuid: wire.uuid, kind: 'wire', label: wire_words(wire), zone: wire.zone,
+                 branches: [@by_wire.fetch(wire.uuid)])
+      end
+
+      def wire_words(wire) = ["wire #{wire.number}", wire.colour, wire.size].compact.join(' ')
+
+      def part_items(part)
+        indices = @by_part[part.id] || []
+        return [] if indices.empty?
+
+        whole = part_item(part, part.id, part.label, indices)
+        named = indices.select { |index| @owned[index].branch.name }
+        return [whole] if named.size < 2
+
+        [whole, *named.map { |index| part_item(part, "#{part.id} #{@owned[index].branch.name}", describe(index), [index]) }]
+      end
+
+      def part_item(part, key, label, indices)
+        Item.new(key: key, uuid: part.uuid, kind: part.kind, label: label, zone: part.zone, branches: indices)
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Parts
+      # An alternator with its regulator: a source from case to B+ that works while it turns and is excited. Its rotor hangs on
+      # D+ until it runs, which is what lights the charge lamp; running, D+ stands at the regulated volts and the lamp goes out.
+      class Alternator < Part
+        VOLT_PER_12 = 14.2
+        OUTPUT_OHM = 0.012
+        ROTOR_OHM = 9.0
+        TRIO_OHM = 0.5
+        # Less than this on D+ or on its exciter and it stays cold (common practice).
+        EXCITED_FROM_VOLT = 0.6
+        SENSE_OHM = 100_000.0
+
+        def pins = ['B+', 'case', exciter, *('S' if fields['sense']), *('W' if fields['w_terminal'])]
+
+        def branches
+          [branch('B+', 'case', number('ohm', OUTPUT_OHM), volt: volt, gate: :driven, driver: driver, name: 'output'),
+           branch(exciter, 'case', number('rotor_ohm', ROTOR_OHM), name: 'rotor'),
+           *trio, *sense]
+        end
+
+        def watches
+          [Watch.new(key: id, label: "#{label} charges", kind: 'source', from: node('B+'), to: node('case'),
+                     least_volt: volt * CHARGES_RATIO, codes: fields.fetch('codes', []).map(&:to_s))]
+        end
+
+        CHARGES_RATIO = 0.95
+        private_constant :CHARGES_RATIO
+
+        private
+
+        # D+ where it excites itself through the lamp, a field terminal where a regulator outside feeds it.
+        def exciter = fields['field'] ? 'F' : 'D+'
+        def volt = number('volt') || (VOLT_PER_12 * system_volt / 12)
+
+        def driver
+          PartBranch::Driver.new(states: (fields['active_in'] || ['running']).map(&:to_s), ground: node('case'),
+                                 needs: [PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))])
+        end
+
+        def trio
+          return [] if fields['field']
+
+          [branch(exciter, 'case', TRIO_OHM, volt: volt, gate: :driven, driver: driver, name: 'diode trio')]
+        end
+
+        def sense = fields['sense'] ? [branch('S', 'case', SENSE_OHM, name: 'sense input')] : []
+      end
+    end
+  end
+end

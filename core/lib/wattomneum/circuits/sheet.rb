@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+require 'digest'
+
+module Wattomneum
+  module Circuits
+    # One circuit as data: components with pins, wires, key states, links to other sheets. Frozen; a change is another sheet.
+    class Sheet
+      # A pin that goes on elsewhere: from: node here, sheet: key of the other, at: node there, note: "line 5".
+      Link = Struct.new(:from, :sheet, :at, :note, keyword_init: true)
+      # The same component drawn a second time with other words or another size.
+      Redrawn = Struct.new(:id, :label, :ways, keyword_init: true)
+      # A wire end that names a pin without its connector: wire, end (:from or :to), as drawn, pins it may mean.
+      LooseEnd = Struct.new(:wire_uuid, :side, :drawn, :candidates, keyword_init: true)
+
+      STATES = { 'off' => 'Isolator open', 'isolator_on' => 'Isolator on', 'key_on' => 'Key on', 'cranking' => 'Cranking',
+                 'running' => 'Running' }.freeze
+      FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends].freeze
+      attr_reader(*FIELDS)
+
+      # @param key [String]
+      # @param title [String]
+      # @param system_volt [Integer] 12 or 24
+      # @param reference [String] node that volts are counted from, usually "BAT:-"
+      # @param parts [Array<Part>]
+      # @param wires [Array<Wire>]
+      # @param states [Hash{String => String}] key states in the order they are gone through, with their labels
+      # @param zones [Hash{String => Hash}] key to label and exposure
+      # @param links [Array<Link>]
+      # @param redrawn [Array<Redrawn>]
+      # @param loose_ends [Array<LooseEnd>]
+      def initialize(key:, title:, system_volt:, reference:, parts:, wires:, states: STATES, zones: {}, links: [], redrawn: [],
+                     loose_ends: [])
+        @key = key
+        @title = title
+        @system_volt = system_volt
+        @reference = reference
+        @parts = parts
+        @wires = wires
+        @states = states
+        @zones = zones
+        @links = links
+        @redrawn = redrawn
+        @loose_ends = loose_ends
+        @part_by_id = parts.to_h { |part| [part.id, part] }
+        freeze
+      end
+
+      # @param id [String]
+      # @return [Part, nil]
+      def part(id) = @part_by_id[id]
+
+      # @param number [String]
+      # @return [Wire, nil]
+      def wire(number) = wires.find { |wire| wire.number == number }
+
+      # @return [Circuit] compiled for solving
+      def circuit = Circuit.new(self)
+
+      # A unit's own lengths, sizes, colours, ratings and ends, by the UUID of the wire or component.
+      #
+      # @param overrides [Hash{String => Hash{String => Object}}]
+      # @return [Sheet]
+      # @raise [UnknownKeyError] if no item has that UUID
+      # @raise [InvalidQuantityError] if an override names a field that can not be overridden
+      def with_overrides(overrides)
+        return self if overrides.empty?
+
+        missing = overrides.keys - wires.map(&:uuid) - parts.map(&:uuid)
+        raise UnknownKeyError, "sheet #{key} has no item #{missing.first}" if missing.any?
+
+        Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, parts: parts.map { |part| override_part(part, overrides[part.uuid]) },
+                                                                     wires: wires.map { |wire| override_wire(wire, overrides[wire.uuid]) },
+                                                                     loose_ends: loose_ends.reject { |loose| settled?(loose, overrides) })
+      end
+
+      # Wire fields that a unit may override.
+      WIRE_OVERRIDES = %w[from to colour section_mm2 gauge_awg length_m ohm zone].freeze
+
+      # @param sheet_key [String]
+      # @param kind [String] wire or part
+      # @param name [String] number or id
+      # @return [String] the same for the same words: the UUID an item has until it is given one
+      def self.first_uuid(sheet_key, kind, name)
+        hex = Digest::SHA1.hexdigest("wattomneum sheet #{sheet_key} #{kind} #{name}")
+        variant = ((hex[16].hex & 0x3) | 0x8).to_s(16)
+        "#{hex[0, 8]}-#{hex[8, 4]}-5#{hex[13, 3]}-#{variant}#{hex[17, 3]}-#{hex[20, 12]}"
+      end
+
+      private
+
+      def override_wire(wire, changes)
+        return wire if changes.nil?
+
+        odd = changes.keys - WIRE_OVERRIDES
+        raise InvalidQuantityError.new("a wire has no #{odd.first} to override", field: odd.first) if odd.any?
+
+        wire.with(**changes.transform_keys(&:to_sym))
+      end
+
+      def override_part(part, changes)
+        return part if changes.nil?
+
+        odd = changes.keys - PartKinds.fields(part.kind).keys
+        raise InvalidQuantityError.new("a #{part.kind} has no #{odd.first} to override", field: odd.first) if odd.any?
+
+        part.class.new(part.fields.merge(changes), uuid: part.uuid, system_volt: system_volt)
+      end
+
+      def settled?(loose, overrides) = overrides.dig(loose.wire_uuid, loose.side.to_s)
+    end
+  end
+end

@@ -9,5 +9,5 @@ processes = ENV.fetch('WEB_PROCESSES', 2).to_i
 if processes.positive?
   workers processes
   preload_app!
-  before_fork { ::Server::DB.disconnect } # inside the hook, a bare Server is the web server's own
+  before_fork { Object.const_get('Server::DB').disconnect } # a bare Server is the web server's own in here
 end

@@ -14,6 +14,12 @@ module Wattomneum
       freeze_deep(YAML.safe_load_file(File.join(ROOT, "#{name}.yml")))
     end
 
+    # @param folder [String] folder under core/data
+    # @return [Hash{String => String}] text of every YAML file in it, by name without its ending, in order
+    def self.texts(folder)
+      Dir[File.join(ROOT, folder, '*.yml')].to_h { |path| [File.basename(path, '.yml'), File.read(path, encoding: 'UTF-8').freeze] }.freeze
+    end
+
     def self.freeze_deep(node)
       case node
       when Hash then node.each_value { |value| freeze_deep(value) }

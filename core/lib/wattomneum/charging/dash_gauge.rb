@@ -15,9 +15,7 @@ module Wattomneum
       # @raise [InvalidQuantityError] if the share is outside 0..1
       # @example half way between 8 and 18 V   # => [13.0, 1.0]
       def self.volts(share_ratio:, low_volt:, high_volt:)
-        unless share_ratio.between?(0, 1)
-          raise InvalidQuantityError.new("share_ratio must be within 0..1, got #{share_ratio}", field: 'share_ratio')
-        end
+        raise InvalidQuantityError.new("share_ratio must be within 0..1, got #{share_ratio}", field: 'share_ratio') unless share_ratio.between?(0, 1)
 
         span = high_volt - low_volt
         [low_volt + (share_ratio * span), NEEDLE_ERROR_RATIO * span]

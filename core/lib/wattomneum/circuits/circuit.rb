@@ -18,7 +18,8 @@ module Wattomneum
         @nodes = { sheet.reference => 0 }
         @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
         sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }
-        @network = Network.new(@nodes.size, @owned.map { |one| network_branch(one.branch) })
+        branches = @owned.map { |one| network_branch(one.branch) }
+        @network = Network.new(@nodes.size, branches)
         @names = @nodes.keys.freeze
         group_branches
         freeze

@@ -14,7 +14,7 @@ module Wattomneum
       # More rounds than a real circuit needs to settle.
       MOST_ROUNDS = 60
       # A relay whose coil current lies this near its threshold may do either (see Parts::Relay::SPREAD_RATIO).
-      NEAR = (1 - Parts::Relay::SPREAD_RATIO..1 + Parts::Relay::SPREAD_RATIO)
+      NEAR = ((1 - Parts::Relay::SPREAD_RATIO)..(1 + Parts::Relay::SPREAD_RATIO))
 
       # @param circuit [Circuit]
       # @param switching [Switching]

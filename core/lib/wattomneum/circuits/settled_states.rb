@@ -15,12 +15,13 @@ module Wattomneum
       # @param switching [Switching]
       # @param opened [Array<Integer>] branches held open throughout
       # @param extra [Array<Network::Branch>] instruments that hang on throughout
-      def initialize(circuit, switching: Switching.new(circuit), opened: [], extra: [])
+      # @param results [Hash{String => OperatingPoint::Result}] key states that are known already
+      def initialize(circuit, switching: Switching.new(circuit), opened: [], extra: [], results: {})
         @circuit = circuit
         @switching = switching
         @opened = opened
         @extra = extra
-        @results = {}
+        @results = results
       end
 
       # @param key_state [String]
@@ -41,8 +42,12 @@ module Wattomneum
       # The same machine with an item opened.
       #
       # @param item [Circuit::Item]
+      # @param from_state [Integer] place of the first key state in which it matters; earlier ones are taken over
       # @return [SettledStates]
-      def opening(item) = SettledStates.new(circuit, switching: switching, opened: opened | item.branches, extra: @extra)
+      def opening(item, from_state: 0)
+        taken_over = circuit.sheet.states.keys.first(from_state).to_h { |state| [state, fetch(state)] }
+        SettledStates.new(circuit, switching: switching, opened: opened | item.branches, extra: @extra, results: taken_over)
+      end
     end
   end
 end

@@ -15,7 +15,9 @@ module Wattomneum
 
       STATES = { 'off' => 'Isolator open', 'isolator_on' => 'Isolator on', 'key_on' => 'Key on', 'cranking' => 'Cranking',
                  'running' => 'Running' }.freeze
-      FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends].freeze
+      # The loop that a unit's sheet draws: key: start or charge, load: id of its load, state: in which it works.
+      Loop = Struct.new(:key, :load, :state, keyword_init: true)
+      FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends places loops note].freeze
       attr_reader(*FIELDS)
 
       # @param key [String]
@@ -29,8 +31,12 @@ module Wattomneum
       # @param links [Array<Link>]
       # @param redrawn [Array<Redrawn>]
       # @param loose_ends [Array<LooseEnd>]
+      # @param places [Hash{String => String}] key of a named place to the node it is
+      # @param loops [Array<Loop>]
+      # @param note [String, nil]
+      # @param loose_ends [Array<LooseEnd>]
       def initialize(key:, title:, system_volt:, reference:, parts:, wires:, states: STATES, zones: {}, links: [], redrawn: [],
-                     loose_ends: [])
+                     loose_ends: [], places: {}, loops: [], note: nil)
         @key = key
         @title = title
         @system_volt = system_volt
@@ -42,6 +48,9 @@ module Wattomneum
         @links = links
         @redrawn = redrawn
         @loose_ends = loose_ends
+        @places = places
+        @loops = loops
+        @note = note
         @part_by_id = parts.to_h { |part| [part.id, part] }
         freeze
       end
@@ -69,9 +78,10 @@ module Wattomneum
         missing = overrides.keys - wires.map(&:uuid) - parts.map(&:uuid)
         raise UnknownKeyError, "sheet #{key} has no item #{missing.first}" if missing.any?
 
-        Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, parts: parts.map { |part| override_part(part, overrides[part.uuid]) },
-                                                                     wires: wires.map { |wire| override_wire(wire, overrides[wire.uuid]) },
-                                                                     loose_ends: loose_ends.reject { |loose| settled?(loose, overrides) })
+        changed = { parts: parts.map { |part| override_part(part, overrides[part.uuid]) },
+                    wires: wires.map { |wire| override_wire(wire, overrides[wire.uuid]) },
+                    loose_ends: loose_ends.reject { |loose| settled?(loose, overrides) } }
+        Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, **changed)
       end
 
       # Wire fields that a unit may override.

@@ -43,10 +43,22 @@ function Bench({ job }: { job: JobBench }) {
   useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
   useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
 
+  // What was done and how it was proved comes first once the job has ended.
+  const repairs = (
+    <Repairs
+      job={job}
+      mayWork={mayWork}
+      onRecord={() => {
+        setRepairing(true)
+      }}
+    />
+  )
+
   return (
     <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
       <div className="flex min-w-0 flex-col gap-6">
         <Intake job={job} />
+        {!open && repairs}
         {open && (
           <div>
             <NextCard
@@ -85,13 +97,7 @@ function Bench({ job }: { job: JobBench }) {
               : undefined
           }
         />
-        <Repairs
-          job={job}
-          mayWork={mayWork}
-          onRecord={() => {
-            setRepairing(true)
-          }}
-        />
+        {open && repairs}
         <Disturbed job={job} mayWork={mayWork && open} />
         {mayWork && <EndJob job={job} />}
       </div>

@@ -37,8 +37,8 @@ module Wattomneum
         def volt = number('volt') || (VOLT_PER_12 * system_volt / 12)
 
         def driver
-          PartBranch::Driver.new(states: (fields['active_in'] || ['running']).map(&:to_s), ground: node('case'),
-                                 needs: [PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))])
+          excited = PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))
+          PartBranch::Driver.new(states: (fields['active_in'] || ['running']).map(&:to_s), ground: node('case'), needs: [excited])
         end
 
         def trio

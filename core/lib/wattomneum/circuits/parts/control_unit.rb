@@ -26,7 +26,8 @@ module Wattomneum
         def branches = [quiescent, *rows.flat_map { |row| inside(row) }]
 
         def watches
-          [*('supply' if any?('supply'))].map { supply_watch } + rows.select { |row| row['role'] == 'signal' }.map { |row| signal_watch(row) }
+          signals = rows.select { |row| row['role'] == 'signal' }.map { |row| signal_watch(row) }
+          any?('supply') ? [supply_watch, *signals] : signals
         end
 
         # @param pin [String]

@@ -23,7 +23,7 @@ module Wattomneum
         raise InvalidQuantityError.new('load_ampere must be over 0 A', field: 'load_ampere') unless load_ampere.positive?
 
         least = load_ampere / LOAD_SHARE
-        rating, colour = BLADES.find { |ampere, _| ampere >= least && ampere <= wire_ampere }
+        rating, colour = BLADES.find { |ampere, _| ampere.between?(least, wire_ampere) }
         words = ["at least #{Quantities::Figure.ampere(load_ampere)} / 0.8 = #{Quantities::Figure.ampere(least)}, " \
                  "at most what the wire carries, #{Quantities::Figure.ampere(wire_ampere)}"]
         words << (if rating

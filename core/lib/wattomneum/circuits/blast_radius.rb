@@ -6,7 +6,7 @@ module Wattomneum
     class BlastRadius
       # One effect: watch, key state, change (see Workings#change), volts before and after.
       Effect = Struct.new(:watch, :key_state, :change, :before_volt, :after_volt, keyword_init: true)
-      # Less current than this through a branch, and opening it changes nothing that can be measured.
+      # Less current than this through a branch, and opening it changes nothing that works: at most an idle end is left hanging.
       CARRIES_AMPERE = 1e-10
 
       # @param settled [SettledStates] the sound machine
@@ -14,12 +14,13 @@ module Wattomneum
         @settled = settled
         @circuit = settled.circuit
         @sound = Workings.new(settled)
+        @runs = SeriesRuns.new(@circuit)
         @effects = {}
       end
 
       # @param item [Circuit::Item]
       # @return [Array<Effect>] in the order of states, then of the sheet
-      def of(item) = @effects[item.key] ||= find(item).freeze
+      def of(item) = @effects[@runs.of(item.branches)] ||= find(item).freeze
 
       # @param item [Circuit::Item]
       # @return [Array<String>] keys of what shows a fault: falls dead, or a signal that moved
@@ -41,9 +42,11 @@ module Wattomneum
         states.drop(first).flat_map { |state| effects(workings, state) }
       end
 
+      # At rest or on the way there.
       def carries?(item, state)
-        solution = @settled.fetch(state).solution
-        item.branches.any? { |index| solution.current(index).abs > CARRIES_AMPERE }
+        @settled.fetch(state).on_the_way.any? do |solution|
+          item.branches.any? { |index| solution.current(index).abs > CARRIES_AMPERE }
+        end
       end
 
       def effects(workings, state)

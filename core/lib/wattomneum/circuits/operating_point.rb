@@ -6,8 +6,9 @@ module Wattomneum
     class OperatingPoint
       # solution: volts and currents; positions: where everything stands; chattering: ids of relays and drivers' pins that
       # never come to rest; others: the outcomes a relay near its threshold may have instead; blown: fuse id to ampere, in
-      # this state; uncertain: ids of those relays
-      Result = Struct.new(:key_state, :solution, :positions, :chattering, :others, :blown, :uncertain, keyword_init: true) do
+      # this state; uncertain: ids of those relays; on_the_way: every solution until it came to rest, since a wire that only
+      # pulls a relay in carries nothing once the relay holds itself
+      Result = Struct.new(:key_state, :solution, :positions, :chattering, :others, :blown, :uncertain, :on_the_way, keyword_init: true) do
         # @return [Boolean]
         def chatters? = chattering.any?
       end
@@ -51,6 +52,7 @@ module Wattomneum
       private
 
       def settle(scale)
+        @on_the_way = []
         positions = @before.with(driven: [])
         blown = {}
         loop do
@@ -58,7 +60,7 @@ module Wattomneum
           now = @switching.blowing(solution, positions)
           if now.empty?
             return Result.new(key_state: @key_state, solution: solution, positions: positions, chattering: chattering, others: [],
-                              blown: blown, uncertain: [])
+                              blown: blown, uncertain: [], on_the_way: @on_the_way)
           end
 
           blown.merge!(now)
@@ -79,6 +81,7 @@ module Wattomneum
         seen = []
         MOST_ROUNDS.times do
           solution, forward = @switching.solve(@network, @key_state, positions, @opened)
+          @on_the_way << solution
           positions = positions.with(forward: forward)
           asked = positions.with(energised: @switching.energised_by(solution, positions, scale),
                                  driven: @switching.driven_by(solution, @key_state))

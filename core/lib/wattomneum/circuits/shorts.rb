@@ -40,7 +40,12 @@ module Wattomneum
 
       private
 
-      def batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].part.is_a?(Parts::Battery) }
+      # A magneto is stopped by shorting it; a battery is not.
+      def batteries
+        @circuit.owned.each_index.select do |index|
+          @circuit.owned[index].part.is_a?(Parts::Battery) && @circuit.owned[index].branch.gate == :always
+        end
+      end
 
       def carrying(ampere)
         wires = @circuit.owned.each_index.select { |index| @circuit.owned[index].wire && @result.solution.current(index).abs > ampere / 2 }

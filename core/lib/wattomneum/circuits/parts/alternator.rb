@@ -24,7 +24,7 @@ module Wattomneum
 
         def watches
           [Watch.new(key: id, label: "#{label} charges", kind: 'source', from: node('B+'), to: node('case'),
-                     least_volt: volt * CHARGES_RATIO, codes: fields.fetch('codes', []).map(&:to_s))]
+                     least_volt: volt * CHARGES_RATIO, states: turning, codes: fields.fetch('codes', []).map(&:to_s))]
         end
 
         CHARGES_RATIO = 0.95
@@ -34,11 +34,12 @@ module Wattomneum
 
         # D+ where it excites itself through the lamp, a field terminal where a regulator outside feeds it.
         def exciter = fields['field'] ? 'F' : 'D+'
+        def turning = (fields['active_in'] || ['running']).map(&:to_s)
         def volt = number('volt') || (VOLT_PER_12 * system_volt / 12)
 
         def driver
           excited = PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))
-          PartBranch::Driver.new(states: (fields['active_in'] || ['running']).map(&:to_s), ground: node('case'), needs: [excited])
+          PartBranch::Driver.new(states: turning, ground: node('case'), needs: [excited])
         end
 
         def trio

@@ -24,6 +24,7 @@ module Demo
       return if MODELS::Unit.any?
 
       Server::DB.transaction do
+        MODELS::Sheet.bring_in_shipped
         people = load_people
         yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
         @plan['units'].each_with_index { |row, index| load_unit(row, yards, people, SEED + index) }
@@ -47,8 +48,13 @@ module Demo
         alternator_rating_ampere: row['alternator'].to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
       )
       batteries = fit_batteries(unit, row)
+      fit_sheets(unit, row['sheets'] || [])
       History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people,
                   seed: seed, now: @now).write
+    end
+
+    def fit_sheets(unit, keys)
+      keys.each { |key| MODELS::UnitSheet.fit(unit, MODELS::SheetVersion.newest_of(key), at: @now - (700 * History::DAY)) }
     end
 
     def fit_batteries(unit, row)

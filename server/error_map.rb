@@ -11,6 +11,7 @@ module Server
       Refusals::RequestConflict => [409, 'request_conflict'],
       Refusals::InvalidInput => [422, 'invalid_input'],
       Refusals::Question => [422, 'question'],
+      Refusals::UnreadableSheet => [422, 'unreadable_sheet'],
       Refusals::BadRequest => [400, 'bad_request'],
       Wattomneum::InvalidQuantityError => [422, 'invalid_input'],
       Wattomneum::UnknownKeyError => [422, 'invalid_input'],

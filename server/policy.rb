@@ -10,6 +10,7 @@ module Server
       work_on_job: %w[electrician lead],
       edit_units: %w[electrician lead],
       edit_batteries: %w[electrician lead],
+      edit_circuits: %w[electrician lead],
       retire_units: %w[lead],
       override_ladder: %w[lead],
       set_house_rules: %w[lead]

@@ -37,6 +37,15 @@ module Server
     # The value is possible but odd: the reader is asked before it is judged. details hold the options.
     class Question < Refusal; end
 
+    # A sheet that can not be read; details hold every objection with line, column and way out.
+    class UnreadableSheet < Refusal
+      # @param problems [Array<Wattomneum::Circuits::Problem>]
+      def initialize(problems)
+        more = problems.size > 1 ? ", and #{problems.size - 1} more" : ''
+        super("The sheet was not taken: #{problems.first}#{more}. Nothing was changed", details: { problems: problems.map(&:to_h) })
+      end
+    end
+
     # The request is not JSON, or not an object.
     class BadRequest < Refusal; end
   end

@@ -9,7 +9,8 @@ module Server
 
       # JavaScript sends 30.0 as 30.
       Number = Types::Strict::Float.constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
-      Uuid = Types::Strict::String.constrained(format: /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/)
+      UUID_FORMAT = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
+      Uuid = Types::Strict::String.constrained(format: UUID_FORMAT)
       Text = Types::Strict::String.constructor { |value| value.is_a?(::String) ? value.strip : value }
     end
 

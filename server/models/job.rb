@@ -30,7 +30,18 @@ module Server
         job = create(**intake, opened_by_id: by.id, lamps: Sequel.pg_array(input.fetch(:lamps, []), :text))
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
+        job.keep_sheets
         job.refresh
+      end
+
+      # The job holds the sheets of its unit as they are now; their versions are frozen.
+      def keep_sheets
+        UnitSheet.current.where(unit_id: unit_id).eager(:version).all.each do |fitted|
+          fitted.version.freeze_for_use
+          overrides = JSON.generate(fitted.overrides.to_h)
+          db[:job_sheet].insert(job_id: id, version_id: fitted.version_id, overrides: Sequel.lit('?::jsonb', overrides),
+                                overrides_digest: Digest::SHA256.hexdigest(overrides))
+        end
       end
 
       # @param input [Hash] of Contracts::JobEdit

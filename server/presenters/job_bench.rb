@@ -66,7 +66,7 @@ module Server
       # Only what still counts in this round is drawn.
       def loops
         counting = readings.select { |reading| reading[:fate].nil? && counts?(reading) }
-        Wattomneum::Systems::Loop.for(system).map { |circuit| Loop.new(circuit, counting).call }
+        Wattomneum::Systems::Loop.for(system, places: @record.circuits.loop_places).map { |circuit| Loop.new(circuit, counting).call }
       end
 
       def counts?(reading)

@@ -4,11 +4,13 @@ module Server
   module Presenters
     # A unit's sheet: loops, batteries, open items, timeline.
     class UnitSheet
-      def self.call(unit) = new(Queries::UnitRecord.new(unit)).call
+      def self.call(unit) = new(Queries::UnitRecord.new(unit), Queries::UnitCircuits.new(unit.id)).call
 
       # @param record [Queries::UnitRecord]
-      def initialize(record)
+      # @param circuits [Queries::UnitCircuits]
+      def initialize(record, circuits)
         @record = record
+        @circuits = circuits
         @unit = record.unit
         @system = @unit.core_system
       end
@@ -16,7 +18,8 @@ module Server
       def call
         { **UnitLine.call(@unit), yard_id: @unit.yard_id, positions: @system.positions, **circuit_fields, loops: loops,
           batteries: batteries, past_batteries: past_batteries, jobs: @record.jobs.map { |job| job_brief(job) },
-          temporary: temporary, timeline: timeline }
+          temporary: temporary, timeline: timeline,
+          circuits: @circuits.fitted.map { |one| Circuits::SheetLine.call(one.version, fitted: one) } }
       end
 
       private
@@ -28,7 +31,7 @@ module Server
 
       def loops
         readings = @record.last_readings.map { |row| reading(row) }
-        Wattomneum::Systems::Loop.for(@system).map { |circuit| Loop.new(circuit, readings).call }
+        Wattomneum::Systems::Loop.for(@system, places: @circuits.loop_places).map { |circuit| Loop.new(circuit, readings).call }
       end
 
       def reading(row)

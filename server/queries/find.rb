@@ -15,7 +15,7 @@ module Server
       def call
         return [] if @text.empty?
 
-        (units + jobs + batteries).first(MOST)
+        (units + jobs + batteries + circuit_items).first(MOST)
       end
 
       private
@@ -36,6 +36,28 @@ module Server
 
         Models::Job.where(number: number.to_i).eager(:unit).all
                    .map { |job| { kind: 'job', id: job.id, label: "Job #{job.number}, #{job.unit.number}", detail: job.complaint[0, 80] } }
+      end
+
+      # Pins and wires of the sheets that are fitted: "K10:86", "wire 27".
+      #
+      # SQL: select unit_sheet.*, sheet_item.* from unit_sheet join sheet_item using (version_id) where name matches, exact ones first
+      def circuit_items
+        name = @text.sub(/\Awire\s+/i, '')
+        return [] if name.size < 2
+
+        item = Sequel[:sheet_item]
+        exact_first = Sequel.case([[Sequel.ilike(item[:name], name), 0]], 1)
+        items = Models::UnitSheet.current.join(:sheet_item, version_id: :version_id).join(:unit, id: Sequel[:unit_sheet][:unit_id])
+                                 .where(Sequel.ilike(item[:name], "#{DB.dataset.escape_like(name)}%")).where(retired_at: nil)
+                                 .order(exact_first, item[:name], Sequel[:unit][:number]).limit(MOST)
+                                 .select_map([Sequel[:unit_sheet][:id], item[:kind], item[:name], item[:label], Sequel[:unit][:number]])
+        items.map { |row| circuit_item(*row) }
+      end
+
+      def circuit_item(id, kind, name, label, unit_number)
+        place = kind == 'wire' ? "wire=#{name}" : "pin=#{name}"
+        place = "part=#{name}" if kind == 'part'
+        { kind: 'circuit', id: "#{id}?#{place}", label: kind == 'wire' ? "Wire #{name}" : name, detail: "#{label}, on #{unit_number}" }
       end
 
       def batteries

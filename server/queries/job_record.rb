@@ -16,6 +16,7 @@ module Server
       end
 
       def unit = @unit ||= Models::Unit.where(id: job.unit_id).eager(:yard).first
+      def circuits = @circuits ||= UnitCircuits.new(job.unit_id)
       def attempts = @attempts ||= Models::Attempt.where(job_id: job.id).order(:what).all
       def events = @events ||= Models::JobEvent.where(job_id: job.id).order(:at).all
       def repairs = @repairs ||= Models::Repair.where(job_id: job.id).order(:made_at).all

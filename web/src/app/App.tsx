@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { BrowserRouter, Route, Routes } from 'react-router'
+import { CircuitsPage, SheetPage } from '../features/circuits'
 import { HouseRulesPage } from '../features/house-rules'
 import { JobBenchPage } from '../features/job-bench'
 import { JobList, NewJobPage } from '../features/jobs'
@@ -79,6 +80,8 @@ function Pages() {
         <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
         <Route path="/jobs" element={<JobList />} />
         <Route path="/jobs/:id" element={<JobBenchPage />} />
+        <Route path="/circuits" element={<CircuitsPage />} />
+        <Route path="/circuits/:id" element={<SheetPage />} />
         <Route path="/house-rules" element={<HouseRulesPage />} />
         <Route path="*" element={<p className="py-8">No such page. Find a unit with the box above.</p>} />
       </Routes>

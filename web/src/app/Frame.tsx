@@ -14,6 +14,7 @@ const WORDS = [
   { to: '/', label: 'Today' },
   { to: '/units', label: 'Units' },
   { to: '/jobs', label: 'Jobs' },
+  { to: '/circuits', label: 'Circuits' },
 ]
 
 const wordLook = ({ isActive }: { isActive: boolean }) =>

@@ -21,10 +21,13 @@ module Wattomneum
         @redrawn = []
       end
 
-      # @return [Array(Array<Part>, Array<Sheet::Redrawn>, Array<Problem>)]
+      # @return [Array(Array<Part>, Array<Sheet::Redrawn>, Array<Problem>, Array<String>)] the last: ids that were drawn but not read
       def read
         rows = @document.content['components']
-        return [[], [], [@document.problem(['components'], 'components are a list', 'Write "- { id: F1, kind: fuse }"')]] unless rows.is_a?(Array)
+        unless rows.is_a?(Array)
+          wrong(['components'], 'components are a list', 'Write "- { id: F1, kind: fuse }"')
+          return [[], [], @problems, []]
+        end
 
         parts = {}
         rows.each_with_index do |fields, index|
@@ -35,7 +38,8 @@ module Wattomneum
           drawn_before ? redraw(drawn_before, fields) : parts[fields['id'].to_s] = build(fields)
         end
         parts.each_value { |part| check_body(part, parts) }
-        [parts.values, @redrawn, @problems]
+        drawn = rows.filter_map { |fields| fields['id'].to_s if fields.is_a?(Hash) }
+        [parts.values, @redrawn, @problems, drawn - parts.keys]
       end
 
       private

@@ -32,6 +32,11 @@ module Wattomneum
       def to_supply(pin) = find(@circuit.node(pin), sources, own_part(pin))
 
       # @param pin [String]
+      # @return [Path] to the plus side of the bank, whatever else feeds the pin
+      # @raise [UnknownKeyError]
+      def to_battery(pin) = find(@circuit.node(pin), battery_plus, own_part(pin))
+
+      # @param pin [String]
       # @return [Path] to battery negative
       # @raise [UnknownKeyError]
       def to_ground(pin) = find(@circuit.node(pin), [0], own_part(pin))
@@ -46,6 +51,12 @@ module Wattomneum
 
         @around[one.from] << [index, one.to]
         @around[one.to] << [index, one.from]
+      end
+
+      # The battery whose plus no other battery stands on.
+      def battery_plus
+        batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].part.is_a?(Parts::Battery) }
+        batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
       end
 
       def sources

@@ -82,7 +82,7 @@ module Wattomneum
       def read_parts
         reader = PartReader.new(@document, system_volt: system_volt, states: @states, zones: @zones, key: content['sheet'].to_s,
                                            earlier: @earlier)
-        @parts, @redrawn, problems = reader.read
+        @parts, @redrawn, problems, @unread = reader.read
         @problems.concat(problems)
       end
 
@@ -90,7 +90,7 @@ module Wattomneum
         rows = @wires_csv ? csv_rows : yaml_rows
         return if rows.nil?
 
-        reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier)
+        reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread)
         @wires, @loose_ends, problems = reader.read
         @problems.concat(problems)
         wrong(['wires'], "#{@wires.size} wires on one sheet", "Split it: #{MOST_WIRES} at most") if @wires.size > MOST_WIRES

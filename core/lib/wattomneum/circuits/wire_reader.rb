@@ -17,12 +17,14 @@ module Wattomneum
       # @param key [String] of the sheet
       # @param zones [Hash]
       # @param earlier [Sheet, nil]
-      def initialize(rows, parts:, key:, zones:, earlier:)
+      # @param unread [Array<String>] components that were objected to already: what goes to them is not objected to again
+      def initialize(rows, parts:, key:, zones:, earlier:, unread: [])
         @rows = rows
         @parts = parts.to_h { |part| [part.id, part] }
         @key = key
         @zones = zones
         @earlier = earlier
+        @unread = unread
         @problems = []
         @loose = []
       end
@@ -104,6 +106,7 @@ module Wattomneum
         drawn = row.fields[side].to_s
         id, pin = drawn.split(':', 2)
         part = @parts[id]
+        return if @unread.include?(id)
         return nowhere(row, side, number, drawn) if part.nil?
         return part.node(part.pins.first) if pin.nil? && (part.joint? || part.is_a?(Parts::Body))
 

@@ -18,9 +18,11 @@ module Wattomneum
       attr_reader :key, :label, :load
 
       # @param system [ElectricalSystem]
+      # @param places [Hash{String => Hash}] loop key to the places that the unit's circuit sheets have on it, :feed and :return;
+      #   loops without a sheet take the usual ones
       # @return [Array<Loop>] start and charge loop of this unit
-      def self.for(system)
-        LAYOUTS.map { |key, layout| new(key, layout, system) }
+      def self.for(system, places: {})
+        LAYOUTS.map { |key, layout| new(key, layout.merge(places.fetch(key, {})), system) }
       end
 
       def initialize(key, layout, system)
@@ -58,9 +60,12 @@ module Wattomneum
 
       private
 
+      # Only where this loop is measured: a place between two that no test stops at is passed over.
       def places(side)
-        @layout[side].map { |place| Places.fetch(place) }.select { |place| @places.include?(place) }
+        @layout[side].map { |place| Places.fetch(place) }.select { |place| @places.include?(place) && measured_at.include?(place.key) }
       end
+
+      def measured_at = @measured_at ||= @tests.select { |test| test.loop == key }.flat_map { |test| [test.from, test.to] }.uniq
 
       def tests(group)
         @layout[group].map { |test| Readings::Catalogue.fetch(test) }.select { |test| @tests.include?(test) }

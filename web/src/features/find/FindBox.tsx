@@ -4,7 +4,9 @@ import { useNavigate } from 'react-router'
 import { useKey } from '../../shared/ui/useKey'
 import { find } from './api'
 
-const pathOf = (hit: { kind: string; id: string }) => `/${hit.kind === 'job' ? 'jobs' : 'units'}/${hit.id}`
+const FOLDER: Record<string, string> = { unit: 'units', job: 'jobs', circuit: 'circuits' }
+
+const pathOf = (hit: { kind: string; id: string }) => `/${FOLDER[hit.kind] ?? 'units'}/${hit.id}`
 
 /** Type a unit number, a name, a battery tag or a job number, press Enter, be there. "/" jumps into it from anywhere. */
 export function FindBox() {
@@ -50,7 +52,7 @@ export function FindBox() {
         aria-expanded={open}
         aria-controls="find-list"
         aria-activedescendant={open && hits.length > 0 ? `find-${chosen}` : undefined}
-        placeholder="Find: unit, battery or job   /"
+        placeholder="Find: unit, battery, job, pin or wire   /"
         value={text}
         onChange={(event) => {
           setText(event.target.value)

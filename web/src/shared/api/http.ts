@@ -9,6 +9,7 @@ export class HttpError extends Error {
   readonly code: string
   readonly fields: Record<string, string[]>
   readonly question: components['schemas']['Question'] | undefined
+  readonly problems: Refusal['problems']
 
   constructor(status: number, refusal: Refusal) {
     super(refusal.message)
@@ -16,6 +17,7 @@ export class HttpError extends Error {
     this.code = refusal.code
     this.fields = refusal.fields
     this.question = refusal.question
+    this.problems = refusal.problems
   }
 }
 

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # A sheet ready to answer: everything that is worked out from it, once, and kept.
+    class Machine
+      # @return [Sheet]
+      attr_reader :sheet
+
+      # @param sheet [Sheet] with a unit's overrides, where it is a unit's
+      def initialize(sheet)
+        @sheet = sheet
+      end
+
+      # @return [Circuit]
+      def circuit = @circuit ||= sheet.circuit
+
+      # @return [SettledStates]
+      def settled = @settled ||= SettledStates.new(circuit)
+
+      # @return [BlastRadius]
+      def blast = @blast ||= BlastRadius.new(settled)
+
+      # @return [CommonCause]
+      def causes = @causes ||= CommonCause.new(blast, circuit)
+
+      # @return [Trace]
+      def trace = @trace ||= Trace.new(sheet)
+
+      # @return [Array<Shorts::Short>]
+      def shorts = @shorts ||= Shorts.find(settled)
+
+      # @param key_state [String]
+      # @return [PathFinder]
+      # @raise [UnknownKeyError] if the sheet has no such key state
+      def paths(key_state) = PathFinder.new(circuit, settled.fetch(key_state))
+
+      # @param pin [String]
+      # @return [Array<PinReading::Expected>]
+      # @raise [UnknownKeyError]
+      def expected_at(pin) = PinReading.new(settled).at(pin)
+
+      # @param item_key [String, nil] what is opened; nil for nothing
+      # @param key_state [String]
+      # @return [Array<LiveTerminals::Live>]
+      # @raise [UnknownKeyError]
+      def live_with(item_key, key_state:)
+        LiveTerminals.new(settled).with(item_key && circuit.item(item_key), key_state: key_state)
+      end
+
+      # Keys of the named places that lie on a loop of this sheet, from the supply to the load and back to ground.
+      #
+      # @param loop [Sheet::Loop]
+      # @return [Hash{Symbol => Array<String>}] :feed and :return
+      def loop_places(loop)
+        finder = paths(loop.state)
+        load = sheet.part(loop.load)
+        feed = places_along(finder.to_battery(load.node(load.pins.first)), load.node(load.pins.first)).reverse
+        { feed: feed, return: places_along(finder.to_ground(load.node(load.pins[1])), load.node(load.pins[1])) }
+      end
+
+      private
+
+      def places_along(path, start)
+        nodes = [start, *path.steps.map(&:to)]
+        by_node = sheet.places.invert
+        nodes.filter_map { |node| by_node[node] }.uniq
+      end
+    end
+  end
+end

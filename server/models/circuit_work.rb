@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # What is done to a unit's circuits: sheets fitted, conflicts ruled.
+    class CircuitWork
+      # @param unit [Unit]
+      def initialize(unit)
+        @unit = unit
+      end
+
+      # @param input [Hash] of Contracts::SheetFitting
+      # @param at [Time]
+      # @return [UnitSheet]
+      def fit(input, at:)
+        version = SheetVersion.with_pk(input[:version_id]) || raise(Refusals::NotFound, 'No such sheet')
+        UnitSheet.fit(@unit, version, at: at)
+      end
+
+      # A ruling is kept as local truth; where it says what is true, the unit's sheets follow it.
+      #
+      # @param input [Hash] of Contracts::NewRuling
+      # @return [Ruling]
+      # @raise [Refusals::InvalidInput] if there is no such conflict, or no such choice
+      def rule(input, by:)
+        circuits = Queries::UnitCircuits.new(@unit.id)
+        conflict = circuits.conflicts.find { |one| one.key == input[:conflict_key] } || refuse('conflict_key', 'no such conflict on this unit')
+        option = conflict.options.find do |one|
+          one.label == input[:choice]
+        end || refuse('choice', "choose one of: #{conflict.options.map(&:label).join('; ')}")
+        apply(option.overrides, circuits)
+        Ruling.create(**input.slice(:id, :conflict_key, :choice), note: input.fetch(:note, ''), unit_id: @unit.id, words: conflict.words,
+                                                                  overrides: Sequel.pg_jsonb(option.overrides), person_id: by.id)
+      end
+
+      private
+
+      def refuse(field, sentence)
+        raise Refusals::InvalidInput.new("Please look at: #{field.tr('_', ' ')}", fields: { field => [sentence] })
+      end
+
+      def apply(overrides, circuits)
+        circuits.fitted.each do |fitted|
+          sheet = circuits.machine(fitted).sheet
+          own = overrides.slice(*(sheet.wires.map(&:uuid) + sheet.parts.map(&:uuid)))
+          fitted.override(lock_version: fitted.lock_version, overrides: own) if own.any?
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require 'digest'
+
+module Server
+  module Models
+    # What a sheet said at a time. Its content never changes; a job that uses it freezes it.
+    class SheetVersion < Sequel::Model(:sheet_version)
+      many_to_one :sheet, class: 'Server::Models::Sheet'
+
+      dataset_module do
+        # The newest version of every sheet.
+        #
+        # SQL: select distinct on (sheet_id) * from sheet_version order by sheet_id, n desc
+        def newest = distinct(:sheet_id).order(:sheet_id, Sequel.desc(:n))
+      end
+
+      class << self
+        # @param key [String]
+        # @return [SheetVersion, nil]
+        def newest_of(key)
+          where(sheet_id: Sheet.where(key: key).select(:id)).order(Sequel.desc(:n)).first
+        end
+
+        # @param sheet [Sheet]
+        # @param core [Wattomneum::Circuits::Sheet]
+        # @param by [Account, nil]
+        # @return [SheetVersion]
+        def establish(sheet, core, by:)
+          content = Wattomneum::Circuits::SheetWriter.write(core)
+          digest = Digest::SHA256.hexdigest(content)
+          first(sheet_id: sheet.id, digest: digest) || make(sheet, core, content, digest, by)
+        end
+
+        private
+
+        def make(sheet, core, content, digest, by)
+          number = where(sheet_id: sheet.id).max(:n).to_i + 1
+          version = create(sheet_id: sheet.id, n: number, title: core.title, system_volt: core.system_volt, digest: digest,
+                           content: content, person_id: by&.id)
+          db[:sheet_item].multi_insert(items(version, core))
+          version
+        end
+
+        def items(version, core)
+          parts = core.parts.flat_map do |part|
+            [item(version, part.uuid, 'part', part.id, part.label),
+             *part.pins.map { |pin| item(version, part.uuid, 'pin', part.node(pin), "#{part.label}, pin #{pin}") }]
+          end
+          parts + core.wires.map { |wire| item(version, wire.uuid, 'wire', wire.number, "#{wire.from} to #{wire.to}") }
+        end
+
+        def item(version, uuid, kind, name, label)
+          { version_id: version.id, item_uuid: uuid, kind: kind, name: name, label: label }
+        end
+      end
+
+      # @return [Wattomneum::Circuits::Sheet]
+      def to_core = Wattomneum::Circuits::SheetReader.read(content).sheet
+
+      # A job that uses it keeps it as it is.
+      def freeze_for_use
+        update(frozen_at: Time.now.utc) if frozen_at.nil?
+      end
+    end
+  end
+end

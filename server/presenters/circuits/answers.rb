@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    module Circuits
+      # Answers of a machine: a pin, a wire, an opening, what stays live, a common cause.
+      class Answers
+        # @param machine [Wattomneum::Circuits::Machine]
+        def initialize(machine)
+          @machine = machine
+        end
+
+        # @param pin [String]
+        # @param state [String]
+        def pin(pin, state)
+          paths = @machine.paths(state)
+          part = @machine.sheet.part(pin.split(':', 2).first)
+          { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, expected: expected(pin),
+            to_supply: path(paths.to_supply(pin)), to_ground: path(paths.to_ground(pin)), net: net(@machine.trace.pin(pin)) }
+        end
+
+        # @param number [String]
+        def wire(number)
+          wire = @machine.sheet.wire(number) or raise Wattomneum::UnknownKeyError, "sheet #{@machine.sheet.key} has no wire #{number}"
+          { number: wire.number, colour: wire.colour, size: wire.size, from: wire.from, to: wire.to, net: net(@machine.trace.wire(number)) }
+        end
+
+        # @param key [String] of an item
+        def opening(key)
+          item = @machine.circuit.item(key)
+          effects = @machine.blast.of(item).map do |effect|
+            { key: effect.watch.key, label: effect.watch.label, kind: effect.watch.kind, state: effect.key_state, change: effect.change.to_s,
+              before_volt: effect.before_volt, after_volt: effect.after_volt }
+          end
+          { item: key, label: item.label, effects: effects }
+        end
+
+        # @param key [String, nil]
+        # @param state [String]
+        def live(key, state)
+          terminals = @machine.live_with(key, key_state: state).map do |live|
+            { pin: live.pin, label: live.part.label, volt: live.volt, by: live.path.steps.map(&:item).uniq }
+          end
+          { item: key, state: state, terminals: terminals }
+        end
+
+        # @param dead [Array<String>]
+        # @param working [Array<String>]
+        def common_cause(dead, working)
+          causes = @machine.causes.rank(dead: dead, working: working).first(5)
+          pairs = @machine.causes.rank_pairs(dead: dead, working: working).first(3)
+          { causes: causes.map { |one| cause(one) }, pairs: pairs.map { |pair| pair.map { |one| cause(one) } } }
+        end
+
+        private
+
+        def expected(pin)
+          @machine.expected_at(pin).map do |one|
+            one.to_h.merge(label: @machine.sheet.states.fetch(one.key_state), unloaded_floating: one.unloaded_floating)
+          end
+        end
+
+        def path(path)
+          { complete: path.complete, ends_at: path.ends_at, steps: path.steps.map(&:to_h) }
+        end
+
+        def net(trace)
+          { length_m: trace.length_m, joints: trace.joints, links: trace.links.map(&:to_h),
+            runs: trace.runs.map { |run| run_row(run) },
+            ends: trace.ends.map { |one| { node: one.node, label: one.part&.label, role: one.role, words: one.words } } }
+        end
+
+        def run_row(run)
+          { number: run.wire.number, from: run.from, to: run.to, colour: run.wire.colour, size: run.wire.size, length_m: run.wire.length_m,
+            zone: run.wire.zone }
+        end
+
+        # A component named as a whole stands for its own pins and rings.
+        def cause(cause)
+          whole = cause.items.select { |item| item.key == item.label || !item.key.include?(' ') || item.kind == 'wire' }
+          parts = cause.items.reject { |item| whole.include?(item) || whole.any? { |one| one.uuid == item.uuid } }
+          { items: (whole + parts).map { |item| { key: item.key, label: item.label, kind: item.kind.tr('_', ' '), zone: item.zone } },
+            probability: cause.probability, explains: labels(cause.explains), leaves: labels(cause.leaves), misses: labels(cause.misses),
+            breaks: labels(cause.breaks), also_dead: labels(cause.also_dead) }
+        end
+
+        def labels(keys) = keys.map { |key| names.fetch(key) }
+        def names = @names ||= @machine.circuit.watches.to_h { |watch| [watch.key, watch.label] }
+      end
+    end
+  end
+end

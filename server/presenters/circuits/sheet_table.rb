@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    module Circuits
+      # A sheet as a table: every pin with its volts in every key state, every wire with its current, what works.
+      class SheetTable
+        # @param machine [Wattomneum::Circuits::Machine]
+        # @param head [Hash] as SheetLine makes it, with the unit
+        def self.call(machine, head) = new(machine).call.merge(head)
+
+        # @param machine [Wattomneum::Circuits::Machine]
+        def initialize(machine)
+          @machine = machine
+          @sheet = machine.sheet
+          @results = machine.settled.all
+        end
+
+        def call
+          { states: states, note: @sheet.note, reference: @sheet.reference, parts: parts, wires: wires, watches: watches,
+            zones: @sheet.zones.map { |key, zone| { key: key, label: zone['label'] || key, exposure: zone['exposure'] || [] } },
+            links: @sheet.links.map(&:to_h), shorts: @machine.shorts.map(&:to_s) }
+        end
+
+        private
+
+        def circuit = @machine.circuit
+
+        def states
+          @results.map do |key, result|
+            { key: key, label: @sheet.states.fetch(key), chattering: result.chattering, uncertain: result.uncertain,
+              blown: result.blown.map { |fuse, ampere| { fuse: fuse, ampere: ampere } } }
+          end
+        end
+
+        def parts
+          @sheet.parts.map do |part|
+            { id: part.id, uuid: part.uuid, kind: part.kind.tr('_', ' '), label: part.label, zone: part.zone,
+              note: part.fields['note'], pins: part.pins.map { |pin| pin_row(part, pin) } }
+          end
+        end
+
+        def pin_row(part, pin)
+          node = part.node(pin)
+          { node: node, name: part.joint? || pin == 'metal' ? part.id : pin, wires: wires_at[node] || [], volts: volts(node) }
+        end
+
+        # null where nothing leads there.
+        def volts(name)
+          node = circuit.node(name)
+          @results.values.map { |result| result.solution.floating?(node) ? nil : result.solution.volt(node).round(4) }
+        end
+
+        def wires_at
+          @wires_at ||= @sheet.wires.each_with_object(Hash.new { |hash, node| hash[node] = [] }) do |wire, at|
+            at[wire.from] << wire.number
+            at[wire.to] << wire.number
+          end
+        end
+
+        def wires
+          @sheet.wires.map do |wire|
+            index = circuit.item("wire #{wire.number}").branches.first
+            { number: wire.number, uuid: wire.uuid, from: wire.from, to: wire.to, colour: wire.colour, size: wire.size,
+              length_m: wire.length_m, zone: wire.zone, shielded: wire.shielded, twisted_with: wire.twisted_with,
+              resistance_ohm: wire.resistance_ohm, amperes: @results.values.map { |result| result.solution.current(index).round(4) } }
+          end
+        end
+
+        def watches
+          workings = Wattomneum::Circuits::Workings.new(@machine.settled)
+          circuit.watches.map do |watch|
+            { key: watch.key, label: watch.label, kind: watch.kind, codes: watch.codes,
+              works: @sheet.states.keys.map { |state| watch.signal? ? nil : workings.works?(watch, state) } }
+          end
+        end
+      end
+    end
+  end
+end

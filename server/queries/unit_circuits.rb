@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # The circuit sheets of a unit with its overrides and rulings, and what conflicts in them.
+    class UnitCircuits
+      # @param unit_id [String]
+      def initialize(unit_id)
+        @unit_id = unit_id
+      end
+
+      # @return [Array<Models::UnitSheet>] fitted now, with version
+      def fitted
+        @fitted ||= Models::UnitSheet.current.where(unit_id: @unit_id).eager(version: :sheet).all.sort_by { |one| one.version.title }
+      end
+
+      # @return [Hash{String => Models::Ruling}] in force, by conflict key
+      def rulings = @rulings ||= Models::Ruling.in_force(@unit_id).all.to_h { |ruling| [ruling.conflict_key, ruling] }
+
+      # @return [Hash{Integer => String}] names of those who ruled
+      def names = @names ||= Models::Account.where(id: rulings.values.map(&:person_id)).select_hash(:id, :name)
+
+      # @param one [Models::UnitSheet]
+      # @return [Wattomneum::Circuits::Machine]
+      def machine(one) = Machines.of(one.version, one.overrides.to_h)
+
+      # @return [Array<Wattomneum::Circuits::Conflicts::Conflict>]
+      def conflicts = @conflicts ||= Wattomneum::Circuits::Conflicts.find(fitted.map { |one| machine(one).sheet })
+
+      # @return [Hash{String => Hash}] loop key to the places the sheets have on it
+      def loop_places
+        fitted.each_with_object({}) do |one, places|
+          machine(one).sheet.loops.each { |loop| places[loop.key] = machine(one).loop_places(loop) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Circuit sheets: which there are, which a unit has, and what is computed from them. An id is that of a sheet fitted to a unit,
+    # or of a version by itself.
+    class Circuits < Base
+      get '/api/circuits' do
+        allow!(:read)
+        json(Presenters::Circuits::Library.call(Models::SheetVersion.newest.eager(:sheet).all, Queries::UnitsWithSheets.call))
+      end
+
+      post '/api/circuits' do
+        allow!(:edit_circuits)
+        once do
+          input = contract!(Contracts::NewSheet)
+          version = Models::Sheet.bring_in(input[:content], wires_csv: input[:wires_csv], by: person)
+          [201, Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: version.id).eager(:sheet).first)]
+        end
+      end
+
+      get '/api/circuits/:id' do
+        allow!(:read)
+        json(Presenters::Circuits::SheetTable.call(machine, head))
+      end
+
+      get '/api/circuits/:id/pin' do
+        allow!(:read)
+        json(answers.pin(params['pin'].to_s, state))
+      end
+
+      get '/api/circuits/:id/wire' do
+        allow!(:read)
+        json(answers.wire(params['number'].to_s))
+      end
+
+      get '/api/circuits/:id/opening' do
+        allow!(:read)
+        json(answers.opening(params['item'].to_s))
+      end
+
+      get '/api/circuits/:id/live' do
+        allow!(:read)
+        json(answers.live(params['item'], state))
+      end
+
+      get '/api/circuits/:id/common-cause' do
+        allow!(:read)
+        json(answers.common_cause(listed('dead'), listed('working')))
+      end
+
+      get '/api/circuits/:id/sheet.yml' do
+        allow!(:read)
+        attachment "#{machine.sheet.key}.yml"
+        content_type 'application/yaml', charset: 'utf-8'
+        Wattomneum::Circuits::SheetWriter.write(machine.sheet)
+      end
+
+      get '/api/circuits/:id/wires.csv' do
+        allow!(:read)
+        attachment "#{machine.sheet.key}-wires.csv"
+        content_type 'text/csv', charset: 'utf-8'
+        Wattomneum::Circuits::WireList.write(machine.sheet.wires)
+      end
+
+      put '/api/circuits/:id/overrides' do
+        allow!(:edit_circuits)
+        once do
+          raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
+
+          fitted.override(contract!(Contracts::SheetOverrides))
+          @fitted = @machine = nil
+          [200, Presenters::Circuits::SheetTable.call(machine, head)]
+        end
+      end
+
+      private
+
+      def fitted = @fitted ||= Models::UnitSheet.where(id: id_param).eager(:unit, version: :sheet).first
+
+      def version
+        fitted&.version || Models::SheetVersion.where(id: id_param).eager(:sheet).first || raise(Refusals::NotFound, 'No such sheet')
+      end
+
+      def machine = @machine ||= Queries::Machines.of(version, fitted ? fitted.overrides.to_h : {})
+      def answers = Presenters::Circuits::Answers.new(machine)
+      def state = params['state'] || machine.sheet.states.keys.last
+      def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)
+
+      def head
+        Presenters::Circuits::SheetLine.call(version, fitted: fitted).merge(
+          unit: fitted && { id: fitted.unit_id, number: fitted.unit.number, name: fitted.unit.name }, lock_version: fitted&.lock_version
+        )
+      end
+    end
+  end
+end

@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Routes::Circuits do
+  before { Server::Models::Sheet.bring_in_shipped }
+
+  def newest(key) = Server::Models::SheetVersion.newest_of(key)
+
+  def truck(*keys)
+    a_unit(system_volt: 24, arrangement: 'series', batteries: false).tap do |unit|
+      keys.each { |key| Server::Models::UnitSheet.fit(unit, newest(key), at: Time.now.utc - 60) }
+    end
+  end
+
+  def fitted(unit, key) = Server::Models::UnitSheet.current.first(unit_id: unit.id, sheet_id: newest(key).sheet_id)
+
+  describe 'for everybody who may read' do
+    let(:unit) { truck('ecu_power', 'fuel_pump') }
+    let(:sheet) { fitted(unit, 'ecu_power').id }
+
+    before { sign_in_as('reader') }
+
+    it 'lists all sheets and the units that have some' do
+      unit
+      library = read('/api/circuits')
+      expect(library['sheets'].map { |one| one['key'] }).to include('ecu_power', 'bus_backbone')
+      ours = library['units'].find { |one| one['id'] == unit.id }
+      expect(ours['sheets'].map { |one| one['key'] }).to contain_exactly('ecu_power', 'fuel_pump')
+    end
+
+    it 'shows a sheet as a table, volts in every key state, null where nothing leads' do
+      table = read("/api/circuits/#{sheet}")
+      pin = table['parts'].find { |part| part['id'] == 'A1' }['pins'].find { |one| one['name'] == 'A/1' }
+      expect([pin['wires'], pin['volts'].last.round]).to eq([['18'], 25])
+      expect(table['unit']['number']).to eq(unit.number)
+    end
+
+    it 'answers for a pin: expected in each state, both paths, the net' do
+      answer = read("/api/circuits/#{sheet}/pin?pin=A1:A/1&state=running")
+      expect(answer['expected'].map { |one| one['key_state'] }).to eq(%w[off isolator_on key_on cranking running])
+      expect(answer['to_supply']['steps'].map { |step| step['item'] }).to include('K10', 'F10', 'F1')
+      expect(answer['to_ground']['complete']).to be(true)
+    end
+
+    it 'follows a wire, opens an item, tells what stays live, and ranks common causes' do
+      expect(read("/api/circuits/#{sheet}/wire?number=66")['net']['runs'].size).to eq(7)
+      expect(read("/api/circuits/#{sheet}/opening?item=G6")['effects'].map { |effect| effect['key'] }).to include('A1', 'Y51')
+      expect(read("/api/circuits/#{sheet}/live?item=F10&state=running")['terminals'].map { |one| one['pin'] }).to include('K10:86')
+      pump = fitted(unit, 'fuel_pump').id
+      best = read("/api/circuits/#{pump}/common-cause?dead=K11,M2,B12&working=")['causes'].first
+      expect(best['items'].map { |item| item['key'] }).to include('G8')
+    end
+
+    it 'says what was wrong with a pin, a wire, an item, a state and a code that are not there' do
+      { 'pin?pin=A1:Z/9&state=running' => 'no pin A1:Z/9', 'pin?pin=A1:A/1&state=flying' => 'no key state flying',
+        'wire?number=999' => 'no wire 999',
+        'opening?item=F99' => 'nothing called F99', 'common-cause?dead=P9999' => 'called P9999', 'common-cause?dead=' => 'at least one' }.each do |question, words|
+        read("/api/circuits/#{sheet}/#{question}")
+        expect([status, error['message']]).to match([422, include(words)])
+      end
+      read("/api/circuits/#{SecureRandom.uuid}")
+      expect(status).to eq(404)
+    end
+
+    it 'gives the sheet and its wire list to take away, and takes none from a reader' do
+      expect(read("/api/circuits/#{sheet}/sheet.yml")).to include('sheet: ecu_power')
+      expect(read("/api/circuits/#{sheet}/wires.csv").lines.first).to eq("number,from,to,colour,mm2,awg,length_m,ohm,zone,twisted_with,shielded,uuid\n")
+      write(:post, '/api/circuits', { content: 'sheet: x' })
+      expect(status).to eq(403)
+    end
+  end
+
+  describe 'for an electrician' do
+    before { sign_in_as('electrician') }
+
+    let(:text) { Wattomneum::Circuits::Library::TEXTS.fetch('fuel_pump') }
+
+    it 'takes a changed sheet as a new version that keeps the UUIDs, and the same sheet as the one there is' do
+      before = newest('fuel_pump')
+      write(:post, '/api/circuits', { content: text })
+      expect(newest('fuel_pump').id).to eq(before.id)
+      line = write(:post, '/api/circuits', { content: text.sub('length_m: 6.5', 'length_m: 7.5') })
+      expect([status, line['n']]).to eq([201, before.n + 1])
+      expect(newest('fuel_pump').to_core.wire('10').uuid).to eq(before.to_core.wire('10').uuid)
+    end
+
+    it 'takes wires as a table with semicolons, and refuses an unreadable sheet with every objection and nothing changed' do
+      csv = Wattomneum::Circuits::WireList.write(newest('fuel_pump').to_core.wires).tr(',', ';').sub('6.5', '8,5')
+      expect(write(:post, '/api/circuits', { content: text, wires_csv: csv })['n']).to eq(newest('fuel_pump').n)
+      count = Server::Models::SheetVersion.count
+      write(:post, '/api/circuits', { content: text.sub('to: K11:86', 'to: K11:99').sub('rating_ampere: 15', 'rating_ampere: many') })
+      expect([status, error['problems'].map { |one| one['line'] }.size, Server::Models::SheetVersion.count]).to eq([422, 2, count])
+      expect(error['message']).to include('Nothing was changed')
+    end
+
+    it 'fits a sheet to a unit of its voltage, replaces it by a newer version and keeps the overrides' do
+      unit = truck('fuel_pump')
+      write(:post, "/api/units/#{unit.id}/circuits", { version_id: newest('start_12v').id })
+      expect([status, error['message']]).to match([422, include('drawn for 12 V')])
+      wire = newest('fuel_pump').to_core.wire('10')
+      table = write(:put, "/api/circuits/#{fitted(unit, 'fuel_pump').id}/overrides",
+                    { lock_version: 0, overrides: { wire.uuid => { length_m: 12.0 } } })
+      expect(table['wires'].find { |one| one['number'] == '10' }['length_m']).to eq(12.0)
+      version = Server::Models::Sheet.bring_in(text.sub('rating_ampere: 15', 'rating_ampere: 20'))
+      write(:post, "/api/units/#{unit.id}/circuits", { version_id: version.id })
+      expect(fitted(unit, 'fuel_pump').overrides.to_h.dig(wire.uuid, 'length_m')).to eq(12.0)
+    end
+
+    it 'refuses overrides of a stale version, of no item and of no field' do
+      id = fitted(truck('fuel_pump'), 'fuel_pump').id
+      wire = newest('fuel_pump').to_core.wire('10').uuid
+      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 4, overrides: {} })
+      expect(status).to eq(409)
+      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 0, overrides: { SecureRandom.uuid => { length_m: 1 } } })
+      expect(error['message']).to include('has no item')
+      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 0, overrides: { wire => { taste: 1 } } })
+      expect(error['message']).to include('no taste')
+    end
+
+    it 'lists conflicts across a unit\'s sheets, keeps a ruling as local truth, and tells who ruled' do
+      unit = truck('ecu_power', 'fuel_pump')
+      conflicts = read("/api/units/#{unit.id}/circuits")['conflicts']
+      expect(conflicts.map { |one| one['words'] }).to include('K10:87 is used by wires 13 and 40', 'S2 has two names: Key switch and Ignition switch')
+      twice = conflicts.find { |one| one['kind'] == 'pin used twice' }
+      ruled = write(:post, "/api/units/#{unit.id}/rulings",
+                    { id: SecureRandom.uuid, conflict_key: twice['key'], choice: twice['options'].first, note: 'Seen' })
+      expect(ruled['conflicts'].find do |one|
+        one['key'] == twice['key']
+      end['ruling']).to include('choice' => twice['options'].first, 'person' => 'Spec electrician')
+      write(:post, "/api/units/#{unit.id}/rulings", { id: SecureRandom.uuid, conflict_key: twice['key'], choice: 'nothing' })
+      expect([status, error['fields'].keys]).to eq([422, ['choice']])
+    end
+
+    it 'moves a loose wire end where the ruling says, on this unit alone' do
+      loose = Server::Models::Sheet.bring_in(text.sub('sheet: fuel_pump', 'sheet: loose_pump').sub('from: F12:2, to: S2:30', 'from: F12:2, to: X8:1')
+                                                 .sub('id: X8, kind: connector, label: Tank plug', 'id: X8, kind: connector, label: "Tank plug"'))
+      unit = truck
+      Server::Models::UnitSheet.fit(unit, loose, at: Time.now.utc - 5)
+      conflict = read("/api/units/#{unit.id}/circuits")['conflicts'].find { |one| one['kind'] == 'pin without connector' }
+      answer = write(:post, "/api/units/#{unit.id}/rulings", { id: SecureRandom.uuid, conflict_key: conflict['key'], choice: 'It is X8:b/1' })
+      expect(answer['conflicts'].map { |one| one['kind'] }).not_to include('pin without connector')
+      expect(answer['local_truth'].map { |one| one['choice'] }).to include('It is X8:b/1')
+      wire = read("/api/circuits/#{Server::Models::UnitSheet.current.first(unit_id: unit.id).id}")['wires'].find { |one| one['number'] == '6' }
+      expect(wire['to']).to eq('X8:b/1')
+    end
+
+    it 'finds pins and wires of fitted sheets, and the units sheet draws its loop from them' do
+      unit = truck('start_24v')
+      found = read('/api/find?q=K2:30')['found'].select { |one| one['kind'] == 'circuit' }
+      expect(found.map { |one| one['id'] }).to include("#{fitted(unit, 'start_24v').id}?pin=K2:30")
+      expect(read('/api/find?q=wire%20bolts')['found'].map { |one| one['label'] }).to include('Wire bolts')
+      expect(read("/api/units/#{unit.id}")['circuits'].map { |one| one['key'] }).to eq(['start_24v'])
+      pins = Server::DB[:place_pin].join(:place, id: :place_id).where(unit_id: unit.id).select_hash(:key, :pin)
+      expect(pins).to include('starter_stud' => 'K2:30', 'negative_post' => 'BAT_A:-')
+    end
+
+    it 'freezes the versions that a job works with' do
+      unit = truck('start_24v')
+      job = open_job(unit)
+      held = Server::DB[:job_sheet].where(job_id: job['id']).select_map(:version_id)
+      expect(Server::Models::SheetVersion.where(id: held).select_map(:frozen_at)).to all(be_a(Time))
+      expect { Server::Models::SheetVersion.where(id: held).update(content: 'other') }.to raise_error(Sequel::DatabaseError, /keeps its content/)
+    end
+  end
+end

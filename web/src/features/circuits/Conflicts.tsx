@@ -1,0 +1,120 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { spokenTime } from '../../shared/quantities/when'
+import { useMay } from '../../shared/session/session'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { Waiting } from '../../shared/ui/Waiting'
+import { unitCircuits, useRule, type UnitCircuits } from './api'
+
+type Conflict = UnitCircuits['conflicts'][number]
+type Ruling = NonNullable<Conflict['ruling']>
+
+function Ruled({ ruling }: { ruling: Ruling }) {
+  return (
+    <p>
+      <strong className="font-semibold">{ruling.choice}</strong>
+      {ruling.note && `: ${ruling.note}`}{' '}
+      <span className="text-quiet">
+        {ruling.person}, {spokenTime(ruling.at)}
+      </span>
+    </p>
+  )
+}
+
+function RulingForm({ unitId, conflict }: { unitId: string; conflict: Conflict }) {
+  const [choice, setChoice] = useState('')
+  const [note, setNote] = useState('')
+  const [requestId, renew] = useRequestId()
+  const rule = useRule(unitId)
+  return (
+    <form
+      className="flex flex-col gap-2 pt-1"
+      onSubmit={(event) => {
+        event.preventDefault()
+        rule.mutate({ requestId, conflict_key: conflict.key, choice, note }, { onSettled: renew })
+      }}
+    >
+      <fieldset>
+        <legend className="sr-only">{conflict.words}</legend>
+        {conflict.options.map((option) => (
+          <label key={option} className="flex min-h-12 items-center gap-3 desk:min-h-9">
+            <input
+              type="radio"
+              name={conflict.key}
+              checked={choice === option}
+              onChange={() => {
+                setChoice(option)
+              }}
+            />
+            {option}
+          </label>
+        ))}
+      </fieldset>
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="min-w-40 flex-1">
+          How it was seen
+          <input
+            value={note}
+            onChange={(event) => {
+              setNote(event.target.value)
+            }}
+          />
+        </label>
+        <Button type="submit" disabled={choice === '' || rule.isPending}>
+          Rule it so
+        </Button>
+      </div>
+      <ErrorNote error={rule.error} />
+    </form>
+  )
+}
+
+/** Where the drawings of this unit contradict themselves, and how it was ruled: local truth, with who said so. */
+export function Conflicts({ unitId }: { unitId: string }) {
+  const { data, error, isPending } = useQuery(unitCircuits(unitId))
+  const may = useMay()('edit_circuits')
+  if (isPending) return <Waiting what="the conflicts" />
+  if (error) return <ErrorNote error={error} />
+
+  return (
+    <div className="flex flex-col gap-4">
+      <header>
+        <h2 className="text-reading leading-tight">Conflicts and rulings</h2>
+        <p className="text-quiet">
+          {data.conflicts.length === 0
+            ? 'The drawings of this unit agree with each other.'
+            : 'The drawings contradict themselves here. Look at the machine, then rule.'}
+        </p>
+      </header>
+      <ul>
+        {data.conflicts.map((conflict) => (
+          <li key={conflict.key} className="rule-below grid grid-cols-[1.5rem_1fr] gap-x-3 py-3">
+            <VerdictMark verdict={conflict.ruling ? 'sound' : 'unproven'} word={false} />
+            <div>
+              <p className="font-semibold">{conflict.words}</p>
+              <p className="text-quiet">
+                {conflict.kind}, {conflict.sheets.map((key) => key.replaceAll('_', ' ')).join(' and ')}
+              </p>
+              {conflict.ruling && <Ruled ruling={conflict.ruling} />}
+              {!conflict.ruling && may && <RulingForm unitId={unitId} conflict={conflict} />}
+            </div>
+          </li>
+        ))}
+      </ul>
+      {data.local_truth.length > 0 && (
+        <section aria-label="Local truth">
+          <h3 className="text-lead">Local truth</h3>
+          {data.local_truth.map((ruling) => (
+            <div key={ruling.at} className="rule-below py-2">
+              <p className="text-quiet">{ruling.words}</p>
+              <Ruled ruling={ruling} />
+            </div>
+          ))}
+        </section>
+      )}
+    </div>
+  )
+}

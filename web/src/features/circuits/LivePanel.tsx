@@ -1,0 +1,62 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { Waiting } from '../../shared/ui/Waiting'
+import { live, type SheetTable } from './api'
+import { spokenVolt } from './spoken'
+
+const OPENS = ['isolator', 'fuse', 'fusible link', 'switch', 'relay', 'connector']
+
+/** What stays live with something open: hazards, and the readings to expect there. */
+export function LivePanel({ sheet, state, onPin }: { sheet: SheetTable; state: string; onPin: (pin: string) => void }) {
+  const openable = sheet.parts.filter((part) => OPENS.includes(part.kind))
+  const [item, setItem] = useState(openable.find((part) => part.kind === 'isolator')?.id ?? '')
+  const { data, error, isPending } = useQuery(live(sheet.id, item === '' ? null : item, state))
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="text-reading leading-tight">What stays live</h2>
+      <Field label="With this open" help="Open is not dead: each of these is a hazard until it is measured">
+        {(wiring) => (
+          <select
+            {...wiring}
+            value={item}
+            onChange={(event) => {
+              setItem(event.target.value)
+            }}
+          >
+            <option value="">Nothing, as the machine stands</option>
+            {openable.map((part) => (
+              <option key={part.id} value={part.id}>
+                {part.id} {part.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      {isPending && <Waiting what="the terminals" />}
+      <ErrorNote error={error} />
+      {data?.terminals.length === 0 && <p>Nothing is live then, in this key state.</p>}
+      <ul>
+        {data?.terminals.map((terminal) => (
+          <li key={terminal.pin} className="rule-below grid grid-cols-[1fr_auto] items-center gap-x-4 py-1">
+            <span>
+              <button
+                type="button"
+                className="min-h-12 font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-8"
+                onClick={() => {
+                  onPin(terminal.pin)
+                }}
+              >
+                {terminal.pin.replace(/:(joint|metal)$/, '')}
+              </button>{' '}
+              {terminal.label}
+              {terminal.by.length > 0 && <span className="block text-quiet">by {terminal.by.join(', ')}</span>}
+            </span>
+            <span className="text-lead font-semibold">{spokenVolt(terminal.volt)}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

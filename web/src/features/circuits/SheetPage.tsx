@@ -1,0 +1,272 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { Link, useParams } from 'react-router'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Waiting } from '../../shared/ui/Waiting'
+import { library, sheet as sheetQuery, type SheetTable } from './api'
+import { CausePanel } from './CausePanel'
+import { Conflicts } from './Conflicts'
+import { LivePanel } from './LivePanel'
+import { OpeningPanel } from './OpeningPanel'
+import { PinPanel } from './PinPanel'
+import { PinTable } from './PinTable'
+import { useSheetPlace, type Place } from './useSheetPlace'
+import { WirePanel } from './WirePanel'
+import { WireTable } from './WireTable'
+
+const holds = (words: string, ...texts: (string | null)[]) =>
+  texts.some((text) => text?.toLowerCase().includes(words.trim().toLowerCase()))
+
+/** Key states in the order they are gone through. */
+function StateSwitch({ sheet, state, onState }: { sheet: SheetTable; state: string; onState: (key: string) => void }) {
+  return (
+    <div role="radiogroup" aria-label="Key state" className="flex flex-wrap">
+      {sheet.states.map((one) => (
+        <button
+          key={one.key}
+          type="button"
+          role="radio"
+          aria-checked={state === one.key}
+          className={`-ml-px min-h-12 border border-quiet px-3 font-bold first:ml-0 desk:min-h-10 ${state === one.key ? 'bg-ink text-ground' : ''}`}
+          onClick={() => {
+            onState(one.key)
+          }}
+        >
+          {one.label}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+/** Chatter, blown fuses, relays near their threshold and shorts: said before anything else. */
+function Alarms({ sheet, state }: { sheet: SheetTable; state: string }) {
+  const now = sheet.states.find((one) => one.key === state)
+  const lines = [
+    ...(now?.chattering ?? []).map((name) => `${name} chatters in this key state: it never comes to rest`),
+    ...(now?.blown ?? []).map((one) => `${one.fuse} blows at ${one.ampere.toFixed(0)} A`),
+    ...(now?.uncertain ?? []).map((name) => `${name} is near its threshold: it may pull in or not`),
+    ...sheet.shorts,
+  ]
+  if (lines.length === 0) return null
+  return (
+    <ul role="alert" className="border-l-4 border-act pl-4 font-semibold text-act">
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  )
+}
+
+function Questions({ sheet, place, go }: { sheet: SheetTable; place: Place; go: (next: Partial<Place>) => void }) {
+  const ask = (key: NonNullable<Place['ask']>, words: string) => (
+    <Button
+      look={place.ask === key ? 'main' : 'plain'}
+      aria-pressed={place.ask === key}
+      onClick={() => {
+        go({ ask: key })
+      }}
+    >
+      {words}
+    </Button>
+  )
+  return (
+    <div className="flex flex-wrap gap-2">
+      {ask('cause', 'Dead and working')}
+      {ask('live', 'What stays live')}
+      {sheet.unit && ask('conflicts', 'Conflicts')}
+    </div>
+  )
+}
+
+function Answer({
+  sheet,
+  place,
+  state,
+  go,
+  sheetOf,
+}: {
+  sheet: SheetTable
+  place: Place
+  state: string
+  go: (next: Partial<Place>) => void
+  sheetOf: (key: string) => string | undefined
+}) {
+  const onPin = (pin: string) => {
+    go({ pin })
+  }
+  const onWire = (wire: string) => {
+    go({ wire })
+  }
+  const onOpen = (open: string) => {
+    go({ open })
+  }
+  const links = { sheetId: sheet.id, sheetOf, onPin, onWire }
+  if (place.pin) return <PinPanel {...links} name={place.pin} state={state} />
+  if (place.wire) return <WirePanel {...links} number={place.wire} onOpen={onOpen} />
+  if (place.open) return <OpeningPanel sheet={sheet} item={place.open} />
+  if (place.ask === 'cause') return <CausePanel sheet={sheet} onOpen={onOpen} />
+  if (place.ask === 'live') return <LivePanel sheet={sheet} state={state} onPin={onPin} />
+  if (place.ask === 'conflicts' && sheet.unit) return <Conflicts unitId={sheet.unit.id} />
+  return (
+    <div className="flex flex-col gap-3">
+      <h2 className="text-reading leading-tight">Ask the sheet</h2>
+      <p>
+        Pick a pin: what should be there, and its way to supply and ground. Pick a wire: where it goes. “Open this” on a
+        component: what falls dead with it.
+      </p>
+      {sheet.note && <p className="border-l-4 border-watch pl-4 font-semibold">{sheet.note}</p>}
+    </div>
+  )
+}
+
+function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode }) {
+  return (
+    <header className="rule-below flex flex-col gap-3 pb-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-6">
+        <h1 className="text-display leading-tight">
+          {sheet.unit && (
+            <Link to={`/units/${sheet.unit.id}`} className="no-underline">
+              {sheet.unit.number}{' '}
+            </Link>
+          )}
+          <span className="font-medium">{sheet.title}</span>
+        </h1>
+        <p className="flex gap-4 text-quiet">
+          <span>
+            {sheet.system_volt} V, version {sheet.n}
+            {sheet.overridden > 0 && `, ${sheet.overridden} of its own`}
+          </span>
+          <a href={`/api/circuits/${sheet.id}/sheet.yml`} download>
+            YAML
+          </a>
+          <a href={`/api/circuits/${sheet.id}/wires.csv`} download>
+            Wires as CSV
+          </a>
+        </p>
+      </div>
+      {children}
+    </header>
+  )
+}
+
+/** A sheet as a table with its key-state switch on one side, the answer to what was asked on the other. */
+export function SheetPage() {
+  const { id = '' } = useParams()
+  const [place, go] = useSheetPlace()
+  const [words, setWords] = useState('')
+  const [list, setList] = useState<'pins' | 'wires'>('pins')
+  const { data: sheet, error, isPending } = useQuery(sheetQuery(id))
+  const { data: all } = useQuery(library())
+  const answer = useRef<HTMLDivElement>(null)
+  const asked = place.pin ?? place.wire ?? place.open ?? place.ask
+  useEffect(() => {
+    if (asked) answer.current?.scrollIntoView({ block: 'nearest' })
+  }, [asked, sheet])
+  if (isPending) return <Waiting what="the sheet" />
+  if (error) return <ErrorNote error={error} />
+
+  const state = place.state ?? sheet.states.at(-1)?.key ?? ''
+  const stateIndex = sheet.states.findIndex((one) => one.key === state)
+  const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []
+  const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
+  const parts = sheet.parts.filter(
+    (part) => holds(words, part.id, part.label, part.kind) || part.pins.some((pin) => holds(words, pin.node)),
+  )
+  const wires = sheet.wires.filter((wire) => holds(words, wire.number, wire.from, wire.to, wire.colour))
+  const land = () => {
+    const wanted = words.trim().toLowerCase()
+    const pin = sheet.parts.flatMap((part) => part.pins).find((one) => one.node.toLowerCase() === wanted)
+    const wire = sheet.wires.find((one) => one.number.toLowerCase() === wanted.replace(/^wire\s+/, ''))
+    if (pin) go({ pin: pin.node })
+    else if (wire) go({ wire: wire.number })
+  }
+  return (
+    <div className="flex flex-col gap-5">
+      <SheetHead sheet={sheet}>
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <StateSwitch
+            sheet={sheet}
+            state={state}
+            onState={(key) => {
+              go({ state: key })
+            }}
+          />
+          <Questions sheet={sheet} place={place} go={go} />
+        </div>
+      </SheetHead>
+      <Alarms sheet={sheet} state={state} />
+      <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
+        <div ref={answer} className="min-w-0 scroll-mt-4 desk:order-2">
+          <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto">
+            <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
+          </div>
+        </div>
+        <div className="min-w-0">
+          <form
+            className="flex items-end gap-3 pb-2"
+            onSubmit={(event) => {
+              event.preventDefault()
+              land()
+            }}
+          >
+            <label className="flex-1">
+              <span className="sr-only">Pin, wire or component on this sheet</span>
+              <input
+                type="search"
+                placeholder="Pin, wire or component, Enter lands on it"
+                value={words}
+                onChange={(event) => {
+                  setWords(event.target.value)
+                }}
+              />
+            </label>
+            <span role="group" aria-label="List" className="flex">
+              {(['pins', 'wires'] as const).map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={list === one}
+                  className={`-ml-px min-h-12 border border-quiet px-3 font-bold ${list === one ? 'bg-ink text-ground' : ''}`}
+                  onClick={() => {
+                    setList(one)
+                  }}
+                >
+                  {one}
+                </button>
+              ))}
+            </span>
+          </form>
+          {list === 'pins' ? (
+            <PinTable
+              sheet={sheet}
+              parts={parts}
+              stateIndex={stateIndex}
+              chosen={place.pin}
+              onPin={(pin) => {
+                go({ pin })
+              }}
+              onWire={(wire) => {
+                go({ wire })
+              }}
+              onOpen={(open) => {
+                go({ open })
+              }}
+            />
+          ) : (
+            <WireTable
+              wires={wires}
+              stateIndex={stateIndex}
+              chosen={place.wire}
+              onWire={(wire) => {
+                go({ wire })
+              }}
+            />
+          )}
+          {parts.length === 0 && list === 'pins' && <p className="py-3">Nothing on this sheet is called that.</p>}
+        </div>
+      </div>
+    </div>
+  )
+}

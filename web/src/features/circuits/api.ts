@@ -1,0 +1,114 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
+import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
+import type { components } from '../../shared/api/schema'
+
+type Schemas = components['schemas']
+export type SheetTable = Schemas['SheetTable']
+export type SheetPart = Schemas['SheetPart']
+export type SheetWire = Schemas['SheetWire']
+export type PinAnswer = Schemas['PinAnswer']
+export type CircuitPath = Schemas['CircuitPath']
+export type CircuitNet = Schemas['CircuitNet']
+export type CommonCause = Schemas['CommonCause']
+export type UnitCircuits = Schemas['UnitCircuits']
+export type SheetLine = Schemas['SheetLine']
+
+const onSheet = (id: string) => ({ path: { id } })
+
+export const library = () =>
+  queryOptions({ queryKey: ['circuits', 'library'], queryFn: () => reply(client.GET('/api/circuits')) })
+
+export const sheet = (id: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'sheet', id],
+    queryFn: () => reply(client.GET('/api/circuits/{id}', { params: onSheet(id) })),
+  })
+
+export const pin = (id: string, name: string, state: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'pin', id, name, state],
+    queryFn: () =>
+      reply(client.GET('/api/circuits/{id}/pin', { params: { ...onSheet(id), query: { pin: name, state } } })),
+  })
+
+export const wire = (id: string, number: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'wire', id, number],
+    queryFn: () => reply(client.GET('/api/circuits/{id}/wire', { params: { ...onSheet(id), query: { number } } })),
+  })
+
+export const opening = (id: string, item: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'opening', id, item],
+    queryFn: () => reply(client.GET('/api/circuits/{id}/opening', { params: { ...onSheet(id), query: { item } } })),
+  })
+
+export const live = (id: string, item: string | null, state: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'live', id, item, state],
+    queryFn: () =>
+      reply(
+        client.GET('/api/circuits/{id}/live', {
+          params: { ...onSheet(id), query: item === null ? { state } : { item, state } },
+        }),
+      ),
+  })
+
+export const commonCause = (id: string, dead: string[], working: string[]) =>
+  queryOptions({
+    queryKey: ['circuits', 'cause', id, dead, working],
+    queryFn: () =>
+      reply(
+        client.GET('/api/circuits/{id}/common-cause', {
+          params: { ...onSheet(id), query: { dead: dead.join(','), working: working.join(',') } },
+        }),
+      ),
+    enabled: dead.length > 0,
+  })
+
+export const unitCircuits = (unitId: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'unit', unitId],
+    queryFn: () => reply(client.GET('/api/units/{id}/circuits', { params: { path: { id: unitId } } })),
+  })
+
+/** A write on circuits: everything that was worked out from the sheets is asked for again. */
+function useCircuitWrite<T, R>(write: (input: T) => Promise<R>) {
+  const queries = useQueryClient()
+  return useMutation<R, HttpError, T>({
+    mutationFn: write,
+    onSuccess: async () => {
+      await Promise.all(['circuits', 'units'].map((key) => queries.invalidateQueries({ queryKey: [key] })))
+    },
+  })
+}
+
+export const useRule = (unitId: string) =>
+  useCircuitWrite(({ requestId, ...body }: { requestId: string; conflict_key: string; choice: string; note: string }) =>
+    reply(
+      client.POST('/api/units/{id}/rulings', {
+        params: { path: { id: unitId }, header: asRequest(requestId) },
+        body: { ...body, id: requestId },
+      }),
+    ),
+  )
+
+export const useFitSheet = () =>
+  useCircuitWrite(({ requestId, unitId, versionId }: { requestId: string; unitId: string; versionId: string }) =>
+    reply(
+      client.POST('/api/units/{id}/circuits', {
+        params: { path: { id: unitId }, header: asRequest(requestId) },
+        body: { version_id: versionId },
+      }),
+    ),
+  )
+
+export const useBringInSheet = () =>
+  useCircuitWrite(({ requestId, content, wiresCsv }: { requestId: string; content: string; wiresCsv: string | null }) =>
+    reply(
+      client.POST('/api/circuits', {
+        params: { header: asRequest(requestId) },
+        body: { content, wires_csv: wiresCsv },
+      }),
+    ),
+  )

@@ -1,0 +1,2 @@
+export { CircuitsPage } from './CircuitsPage'
+export { SheetPage } from './SheetPage'

@@ -1,0 +1,14 @@
+/** Volts as a meter shows them; what nothing leads to has none. */
+export function spokenVolt(volt: number | null): string {
+  if (volt === null) return 'floating'
+  const size = Math.abs(volt)
+  if (size >= 0.0005 && size < 0.1) return `${(volt * 1000).toFixed(size < 0.01 ? 1 : 0)} mV`
+  return `${volt.toFixed(2)} V`
+}
+
+export function spokenAmpere(ampere: number): string {
+  const size = Math.abs(ampere)
+  if (size < 0.0005) return '0 A'
+  if (size < 1) return `${(size * 1000).toFixed(size < 0.01 ? 1 : 0)} mA`
+  return `${size.toFixed(size < 20 ? 1 : 0)} A`
+}

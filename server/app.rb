@@ -5,7 +5,7 @@ module Server
   module App
     ROUTES = [Routes::Health, Routes::Session, Routes::Catalogue, Routes::Today, Routes::Find, Routes::Units,
               Routes::Batteries, Routes::Jobs, Routes::Readings, Routes::Repairs, Routes::HouseRules,
-              Routes::Circuits, Routes::UnitCircuits].freeze
+              Routes::Circuits, Routes::UnitCircuits, Routes::Sums].freeze
     NOT_FOUND = [404, { 'content-type' => 'application/json' },
                  [JSON.generate(error: { code: 'not_found', message: 'No such address', fields: {} })]].freeze
 

@@ -52,8 +52,8 @@ RSpec.describe Server::Routes::Circuits do
 
     it 'says what was wrong with a pin, a wire, an item, a state and a code that are not there' do
       { 'pin?pin=A1:Z/9&state=running' => 'no pin A1:Z/9', 'pin?pin=A1:A/1&state=flying' => 'no key state flying',
-        'wire?number=999' => 'no wire 999',
-        'opening?item=F99' => 'nothing called F99', 'common-cause?dead=P9999' => 'called P9999', 'common-cause?dead=' => 'at least one' }.each do |question, words|
+        'wire?number=999' => 'no wire 999', 'opening?item=F99' => 'nothing called F99', 'common-cause?dead=P9999' => 'called P9999',
+        'common-cause?dead=' => 'at least one' }.each do |question, words|
         read("/api/circuits/#{sheet}/#{question}")
         expect([status, error['message']]).to match([422, include(words)])
       end
@@ -63,7 +63,7 @@ RSpec.describe Server::Routes::Circuits do
 
     it 'gives the sheet and its wire list to take away, and takes none from a reader' do
       expect(read("/api/circuits/#{sheet}/sheet.yml")).to include('sheet: ecu_power')
-      expect(read("/api/circuits/#{sheet}/wires.csv").lines.first).to eq("number,from,to,colour,mm2,awg,length_m,ohm,zone,twisted_with,shielded,uuid\n")
+      expect(read("/api/circuits/#{sheet}/wires.csv").lines.first.chomp.split(',')).to eq(Wattomneum::Circuits::WireList::HEADERS)
       write(:post, '/api/circuits', { content: 'sheet: x' })
       expect(status).to eq(403)
     end

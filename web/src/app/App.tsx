@@ -6,6 +6,7 @@ import { HouseRulesPage } from '../features/house-rules'
 import { JobBenchPage } from '../features/job-bench'
 import { JobList, NewJobPage } from '../features/jobs'
 import { SignIn, SignInPage } from '../features/sign-in'
+import { SumsPage } from '../features/sums'
 import { Today } from '../features/today'
 import { UnitSheetPage } from '../features/unit-sheet'
 import { EditUnitPage, NewUnitPage, UnitList } from '../features/units'
@@ -82,6 +83,8 @@ function Pages() {
         <Route path="/jobs/:id" element={<JobBenchPage />} />
         <Route path="/circuits" element={<CircuitsPage />} />
         <Route path="/circuits/:id" element={<SheetPage />} />
+        <Route path="/sums" element={<SumsPage />} />
+        <Route path="/sums/:key" element={<SumsPage />} />
         <Route path="/house-rules" element={<HouseRulesPage />} />
         <Route path="*" element={<p className="py-8">No such page. Find a unit with the box above.</p>} />
       </Routes>

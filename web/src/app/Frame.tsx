@@ -15,6 +15,7 @@ const WORDS = [
   { to: '/units', label: 'Units' },
   { to: '/jobs', label: 'Jobs' },
   { to: '/circuits', label: 'Circuits' },
+  { to: '/sums', label: 'Sums' },
 ]
 
 const wordLook = ({ isActive }: { isActive: boolean }) =>

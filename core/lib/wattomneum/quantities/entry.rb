@@ -29,6 +29,15 @@ module Wattomneum
         freeze
       end
 
+      # @param text [String] "12,6", "12.6", "-0.3"
+      # @return [Float, nil] nil where it is no finite number
+      def self.number(text)
+        return unless text.match?(NUMBER)
+
+        number = Float(text.tr(',', '.'))
+        number if number.finite?
+      end
+
       # @return [Boolean] true when the meter showed that the value lies over its range
       def overload? = @overload
 

@@ -7,12 +7,14 @@ type Step = CircuitPath['steps'][number]
 function Stroke({ step, side }: { step: Step; side: 'feed' | 'back' }) {
   const colour = side === 'feed' ? 'stroke-copper' : 'stroke-graphite'
   return (
-    <svg viewBox="0 0 24 44" preserveAspectRatio="none" className="h-full w-6" aria-hidden="true">
-      <g className={colour} strokeWidth="3" fill="none" vectorEffect="non-scaling-stroke">
-        {step.open ? <path d="M12 0V14M12 30V44" /> : <path d="M12 0V44" />}
-        {step.load && !step.open && <rect x="7" y="15" width="10" height="14" className="fill-ground" />}
-      </g>
-    </svg>
+    <span className="relative">
+      <svg viewBox="0 0 24 44" preserveAspectRatio="none" className="absolute inset-0 size-full" aria-hidden="true">
+        <g className={colour} strokeWidth="3" fill="none">
+          {step.open ? <path d="M12 0V12M12 32V44" /> : <path d="M12 0V44" />}
+          {step.load && !step.open && <rect x="7" y="14" width="10" height="16" className="fill-ground" />}
+        </g>
+      </svg>
+    </span>
   )
 }
 
@@ -53,7 +55,7 @@ export function PathLine({
       {path.steps.map((step) => (
         <li key={`${step.from}-${step.to}-${step.label}`} className="grid grid-cols-[1.5rem_1fr] items-stretch gap-x-3">
           <Stroke step={step} side={side} />
-          <div className="flex items-center justify-between gap-3 py-1">
+          <div className="flex items-center justify-between gap-3 py-1 desk:py-0">
             <span className={step.open ? 'font-semibold text-act' : ''}>
               {step.label}
               {step.open && <span className="block font-normal">open: {step.why}</span>}

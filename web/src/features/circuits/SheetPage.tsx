@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWide } from '../../shared/ui/useWide'
 import { Waiting } from '../../shared/ui/Waiting'
 import { library, sheet as sheetQuery, type SheetTable } from './api'
 import { CausePanel } from './CausePanel'
@@ -161,9 +162,11 @@ export function SheetPage() {
   const { data: all } = useQuery(library())
   const answer = useRef<HTMLDivElement>(null)
   const asked = place.pin ?? place.wire ?? place.open ?? place.ask
+  const wide = useWide()
+  // On a phone the answer stands above the long table: bring it into sight.
   useEffect(() => {
-    if (asked) answer.current?.scrollIntoView({ block: 'nearest' })
-  }, [asked, sheet])
+    if (asked && !wide) answer.current?.scrollIntoView({ block: 'start' })
+  }, [asked, sheet, wide])
   if (isPending) return <Waiting what="the sheet" />
   if (error) return <ErrorNote error={error} />
 

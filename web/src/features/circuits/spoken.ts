@@ -2,7 +2,8 @@
 export function spokenVolt(volt: number | null): string {
   if (volt === null) return 'floating'
   const size = Math.abs(volt)
-  if (size >= 0.0005 && size < 0.1) return `${(volt * 1000).toFixed(size < 0.01 ? 1 : 0)} mV`
+  if (size < 0.0005) return '0.00 V'
+  if (size < 0.1) return `${(volt * 1000).toFixed(size < 0.01 ? 1 : 0)} mV`
   return `${volt.toFixed(2)} V`
 }
 

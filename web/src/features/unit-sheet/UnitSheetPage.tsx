@@ -73,6 +73,27 @@ function Head({ sheet }: { sheet: UnitSheet }) {
   )
 }
 
+/** The circuit sheets that this unit has. */
+function Circuits({ sheet }: { sheet: UnitSheet }) {
+  if (sheet.circuits.length === 0) return null
+  return (
+    <section aria-labelledby="circuits">
+      <h2 id="circuits" className="rule-below pb-1 text-lead">
+        Circuits
+      </h2>
+      <ul>
+        {sheet.circuits.map((line) => (
+          <li key={line.id} className="rule-below">
+            <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center desk:min-h-9">
+              {line.title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 /** A unit: its loops with the last reading at every place, batteries, open items, timeline. */
 export function UnitSheetPage() {
   const { id = '' } = useParams()
@@ -104,6 +125,7 @@ export function UnitSheetPage() {
             </Link>
           ))}
           <Batteries sheet={sheet} />
+          <Circuits sheet={sheet} />
         </div>
       </div>
     </div>

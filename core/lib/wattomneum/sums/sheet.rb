@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  # The calculators, each with its formula and source shown.
+  module Sums
+    # One calculator: what goes in and how it is written on the page.
+    class Sheet
+      FIELDS = %w[key group title formula source caution inputs].freeze
+      FIELDS.each { |name| define_method(name) { @row[name] } }
+
+      # @return [Array<Sheet>] every sum there is, in the order of the page
+      def self.all = @all ||= DataFile.load('sums').map { |row| new(row) }.freeze
+
+      # @param key [String]
+      # @return [Sheet]
+      # @raise [UnknownKeyError]
+      def self.fetch(key)
+        all.find { |sheet| sheet.key == key } || raise(UnknownKeyError, "no sum is called #{key}")
+      end
+
+      # @param row [Hash{String => Object}] of core/data/sums.yml
+      def initialize(row)
+        @row = row
+        freeze
+      end
+
+      # @param typed [Hash{String => String}] by input, as typed; what is missing takes its default
+      # @return [Hash{Symbol => Object}] checked
+      # @raise [InvalidQuantityError] naming the input that is no number, or no word of its list
+      def read(typed)
+        inputs.to_h { |input| [input['key'].to_sym, value(input, typed[input['key']])] }
+      end
+
+      private
+
+      def value(input, text)
+        text = input['default'].to_s if text.nil?
+        text = text.strip
+        return if text.empty? && input['optional']
+
+        case input['kind']
+        when 'number' then number(input, text)
+        when 'list' then text.split(/[\s;]+/).map { |part| number(input, part) }
+        when 'choice' then chosen(input, text)
+        when 'yes_no' then text == 'yes'
+        else text
+        end
+      end
+
+      def number(input, text)
+        Quantities::Entry.number(text) || raise(InvalidQuantityError.new("#{input['label']}: \"#{text[0, 30]}\" is not a number",
+                                                                         field: input['key']))
+      end
+
+      def chosen(input, text)
+        return text if input['words'].include?(text)
+
+        raise InvalidQuantityError.new("#{input['label']} is #{input['words'].join(', ')}, got #{text[0, 30]}", field: input['key'])
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Sums::Calculator do
+  def answer(key, **typed)
+    described_class.call(Wattomneum::Sums::Sheet.fetch(key), typed.transform_keys(&:to_s).transform_values(&:to_s)).answer
+  end
+
+  it 'has a public method for every sum of the table, and no other' do
+    expect(described_class.public_instance_methods(false).map(&:to_s)).to match_array(Wattomneum::Sums::Sheet.all.map(&:key))
+  end
+
+  # Worked by hand: 7.60 mohm/m x 5 m x 10 A; 10 AWG has 3.277 mohm/m (ASTM B258, from memory).
+  it 'works out the drop of a metric wire and of a gauge' do
+    expect(answer('wire_drop')).to eq('0.38 V')
+    expect(answer('wire_drop', size: '10 AWG', length_m: '10', ampere: '10')).to eq('0.33 V')
+    expect { answer('wire_drop', size: 'thick') }.to raise_error(Wattomneum::InvalidQuantityError, /neither mm2 nor a gauge/)
+  end
+
+  # The check values of the trade, common practice.
+  it 'repeats the worked values' do
+    expect([answer('ghost_volts'), answer('fuse'), answer('terminal'), answer('fuse_draw')])
+      .to eq(['1.54 Mohm', '15 A, blue', 'relay contact, closed at rest', '120 mA'])
+    expect([answer('charge'), answer('rating'), answer('resistances')]).to eq(['75 %', '848 A SAE', '60 ohm in parallel'])
+    expect([answer('regulated', celsius: '-15'),
+            answer('drop_to_milliohm', drop_volt: '0,3', ampere: '600')]).to eq(['14.52 V to 15.42 V', '0.5 mohm'])
+  end
+
+  it 'says no where no answer is to be had' do
+    expect(answer('cable_size', ampere: '900', one_way_m: '20', most_drop_volt: '0.2')).to eq('no size fits')
+    expect(answer('fuse', load_ampere: '60', section_mm2: '1')).to eq('none fits')
+    expect(answer('start_energy', output_ampere: '20')).to start_with('never')
+    expect(answer('ohmmeter')).to start_with('no')
+    expect { answer('full_field', field_circuit: 'A', internal_regulator: 'yes') }.to raise_error(Wattomneum::RefusedError)
+    expect { answer('drop_to_milliohm', ampere: '0') }.to raise_error(Wattomneum::InvalidQuantityError)
+    expect { answer('rating', standard: 'JIS') }.to raise_error(Wattomneum::InvalidQuantityError, /By is SAE/)
+  end
+end

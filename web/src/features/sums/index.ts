@@ -1,0 +1,1 @@
+export { SumsPage } from './SumsPage'

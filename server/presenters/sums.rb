@@ -5,7 +5,7 @@ module Server
     # The calculators and their answers.
     module Sums
       # @return [Hash] all sums with their inputs, formula and source
-      def self.list = { sums: Wattomneum::Sums::Sheet.all.map { |sheet| row(sheet) } }
+      def self.list = { sums: Wattomneum::Sums::Catalogue::ALL.map { |sheet| row(sheet) } }
 
       # @param sheet [Wattomneum::Sums::Sheet]
       # @param answer [Wattomneum::Sums::Calculator::Answer]

@@ -11,7 +11,7 @@ module Server
 
       get '/api/sums/:key' do
         allow!(:read)
-        sheet = Wattomneum::Sums::Sheet.fetch(params[:key])
+        sheet = Wattomneum::Sums::Catalogue.fetch(params[:key])
         typed = params.slice(*sheet.inputs.map { |input| input['key'] }).transform_values(&:to_s)
         json(Presenters::Sums.answer(sheet, Wattomneum::Sums::Calculator.call(sheet, typed)))
       end

@@ -9,6 +9,12 @@ RSpec.describe 'Accessibility' do
           .map { |finding| "#{finding['id']}: #{finding['nodes'].map { |node| node['html'] }.first(2).join(' ')}" }
   end
 
+  def circuit_paths
+    id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
+                                         sheet_id: Server::Models::Sheet.where(key: 'fuel_pump').select(:id)).get(:id)
+    ['pin=K11:86', 'wire=10', 'open=G8', 'ask=cause', 'ask=live', 'ask=conflicts'].map { |question| "/circuits/#{id}?#{question}" }
+  end
+
   %w[light dark].each do |theme|
     it "has nothing serious or critical on any view, #{theme}" do
       visit '/'
@@ -19,12 +25,13 @@ RSpec.describe 'Accessibility' do
       sign_in_as('lead')
       unit = Server::Models::Unit.first(number: 'B-14')
       job = Server::Models::Job.first(unit_id: unit.id)
-      ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs', '/house-rules',
-       "/jobs/#{job.id}"].each do |path|
+      paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
+               '/house-rules', '/sums/ghost_volts', '/circuits', *circuit_paths, "/jobs/#{job.id}"]
+      paths.each do |path|
         visit path
         expect(page).to have_css('h1')
         expect(page).to have_no_css('[role=status]', text: 'Reading')
-        expect(serious_findings).to eq([]), path
+        expect([path, serious_findings]).to eq([path, []])
       end
       find('[data-step] button').click
       expect(page).to have_css('form[aria-label^="Reading"]')

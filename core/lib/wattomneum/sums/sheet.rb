@@ -8,16 +8,6 @@ module Wattomneum
       FIELDS = %w[key group title formula source caution inputs].freeze
       FIELDS.each { |name| define_method(name) { @row[name] } }
 
-      # @return [Array<Sheet>] every sum there is, in the order of the page
-      def self.all = @all ||= DataFile.load('sums').map { |row| new(row) }.freeze
-
-      # @param key [String]
-      # @return [Sheet]
-      # @raise [UnknownKeyError]
-      def self.fetch(key)
-        all.find { |sheet| sheet.key == key } || raise(UnknownKeyError, "no sum is called #{key}")
-      end
-
       # @param row [Hash{String => Object}] of core/data/sums.yml
       def initialize(row)
         @row = row

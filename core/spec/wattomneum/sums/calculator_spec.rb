@@ -2,11 +2,11 @@
 
 RSpec.describe Wattomneum::Sums::Calculator do
   def answer(key, **typed)
-    described_class.call(Wattomneum::Sums::Sheet.fetch(key), typed.transform_keys(&:to_s).transform_values(&:to_s)).answer
+    described_class.call(Wattomneum::Sums::Catalogue.fetch(key), typed.transform_keys(&:to_s).transform_values(&:to_s)).answer
   end
 
   it 'has a public method for every sum of the table, and no other' do
-    expect(described_class.public_instance_methods(false).map(&:to_s)).to match_array(Wattomneum::Sums::Sheet.all.map(&:key))
+    expect(described_class.public_instance_methods(false).map(&:to_s)).to match_array(Wattomneum::Sums::Catalogue::ALL.map(&:key))
   end
 
   # Worked by hand: 7.60 mohm/m x 5 m x 10 A; 10 AWG has 3.277 mohm/m (ASTM B258, from memory).

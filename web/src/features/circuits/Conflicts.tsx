@@ -92,7 +92,9 @@ export function Conflicts({ unitId }: { unitId: string }) {
       <ul>
         {data.conflicts.map((conflict) => (
           <li key={conflict.key} className="rule-below grid grid-cols-[1.5rem_1fr] gap-x-3 py-3">
-            <VerdictMark verdict={conflict.ruling ? 'sound' : 'unproven'} word={false} />
+            <span className="pt-0.5">
+              <VerdictMark verdict={conflict.ruling ? 'sound' : 'unproven'} word={false} />
+            </span>
             <div>
               <p className="font-semibold">{conflict.words}</p>
               <p className="text-quiet">

@@ -29,7 +29,7 @@ function PartRows({
             <button
               type="button"
               className="min-h-12 flex-none font-label font-medium underline decoration-hair underline-offset-4 desk:min-h-7"
-              aria-label={`Open ${part.id}`}
+              aria-label={`open this: ${part.id}`}
               onClick={() => {
                 onOpen(part.id)
               }}

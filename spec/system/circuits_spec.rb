@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+RSpec.describe 'Circuits' do
+  before { sign_in_as('electrician') }
+
+  def open_sheet(unit, title)
+    click_link 'Circuits'
+    within("section[aria-label='#{unit}']") { click_link title }
+    expect(page).to have_css('h1', text: title)
+  end
+
+  def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
+
+  it 'lands on a pin typed into the box, and says what should be there, where it comes from and what interrupts it' do
+    find('body').send_keys('/')
+    fill_in 'Find a unit, battery or job', with: 'A1:A/1'
+    find('[role=option]', text: 'on T-03').click
+    expect(page).to have_css('h2', text: 'A1:A/1')
+    within('section[aria-label="Comes from"]') { expect(page).to have_content('K10 Main relay, contact 30 to 87') }
+    expect(page).to have_css('tr[aria-current]', text: 'Running')
+    choose_state('Isolator on')
+    within('section[aria-label="Comes from"]') do
+      expect(page).to have_content('interrupted')
+      expect(page).to have_content('open: K10 is not pulled in')
+    end
+    within('section[aria-label="Goes to ground"]') { expect(page).to have_content('A1 Engine control unit') }
+  end
+
+  it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet' do
+    open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
+    row = -> { find('tr', text: %r{\AA/1 }) }
+    expect(row.call).to have_content('24.99 V')
+    choose_state('Isolator on')
+    expect(row.call).to have_content('0.00 V')
+    fill_in 'Pin, wire or component on this sheet', with: 'wire 27'
+    find_field('Pin, wire or component on this sheet').send_keys(:enter)
+    expect(page).to have_css('h2', text: 'Wire 27')
+    expect(page).to have_content('listens: input')
+    click_link 'Goes on to fuel pump at S2:15'
+    expect(page).to have_css('h1', text: 'Fuel pump relay with its own ground')
+    expect(page).to have_css('h2', text: 'S2:15')
+  end
+
+  it 'opens one ground and shows what falls dead in which state' do
+    open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
+    click_button 'open this: G6'
+    expect(page).to have_css('h2', text: 'G6 open')
+    within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }
+    within('section[aria-label="Key on"]') { expect(page).to have_content('Coolant temperature moves') }
+  end
+
+  it 'ranks the common cause of what is dead and what works' do
+    open_sheet('T-03', 'Fuel pump relay with its own ground')
+    click_button 'Dead and working'
+    ['Fuel pump', 'Fuel heater'].each { |name| find("[role=group][aria-label='#{name}']").click_button('dead') }
+    find('[role=group][aria-label="Fuel pump relay clicks"]').click_button('works')
+    within('section[aria-label="Common cause"]') do
+      expect(page).to have_content('1. Explains all of it')
+      expect(find('li', text: '1.')).to have_content('G9 Tank ground on the left rail')
+      expect(find('li', text: '1.')).to have_no_content('G8')
+    end
+  end
+
+  it 'lists what stays live with the isolator open' do
+    open_sheet('T-03', 'Auxiliary heater, long frame run')
+    click_button 'What stays live'
+    choose_state('Isolator open')
+    expect(page).to have_css('li', text: %r{U3:A/1 Heater})
+  end
+
+  it 'keeps a ruling on a conflict as local truth, with who ruled' do
+    open_sheet('T-03', 'Fuel pump relay with its own ground')
+    click_button 'Conflicts'
+    conflict = find('li', text: 'S2 has two names')
+    conflict.choose('It is "Ignition switch"')
+    conflict.fill_in('How it was seen', with: 'Label on the lock')
+    conflict.click_button('Rule it so')
+    expect(page).to have_css('li', text: /It is "Ignition switch": Label on the lock Mara Kell/)
+    expect(Server::Models::Ruling.get(:note)).to eq('Label on the lock')
+  end
+
+  it 'names every objection to a sheet that can not be read, and changes nothing' do
+    click_link 'Circuits'
+    click_button 'Bring in a sheet'
+    fill_in 'Or its text', with: Wattomneum::Circuits::Library::TEXTS['fuel_pump'].sub('to: K11:86', 'to: K11:99')
+    click_button 'Bring it in'
+    expect(page).to have_content('Not taken. Nothing was changed.')
+    expect(page).to have_content('wire 7 goes to K11:99, which relay K11 has not')
+  end
+
+  it 'works a sum out while the figures are typed, and marks the one that is none' do
+    click_link 'Sums'
+    click_link 'Ghost volts: what hides in series'
+    expect(page).to have_content('1.54 Mohm')
+    fill_in 'Shown, V', with: '11,9'
+    expect(page).to have_content('84.03 kohm')
+    fill_in 'Shown, V', with: 'eleven'
+    expect(page).to have_content('"eleven" is not a number')
+  end
+
+  it 'fits a phone without sideways scroll', :phone do
+    id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
+                                         sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)
+    ['?pin=A1:A/1', '?wire=66', '?open=G6', '?ask=cause', '?ask=live', '?ask=conflicts'].each do |question|
+      visit "/circuits/#{id}#{question}"
+      expect(page).to have_css('h2')
+      expect(page).to have_no_css('[role=status]', text: 'Reading')
+      expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390, question
+    end
+    visit '/sums/cable_size'
+    expect(page).to have_content('10 mm2')
+    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
+  end
+end

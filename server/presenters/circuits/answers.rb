@@ -15,7 +15,7 @@ module Server
         def pin(pin, state)
           paths = @machine.paths(state)
           part = @machine.sheet.part(pin.split(':', 2).first)
-          { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, expected: expected(pin),
+          { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, role: role(part, pin), expected: expected(pin),
             to_supply: path(paths.to_supply(pin)), to_ground: path(paths.to_ground(pin)), net: net(@machine.trace.pin(pin)) }
         end
 
@@ -53,6 +53,14 @@ module Server
         end
 
         private
+
+        # What a control unit does at the pin: "low side, after 0.1 s".
+        def role(part, pin)
+          return unless part.is_a?(Wattomneum::Circuits::Parts::ControlUnit)
+
+          name = pin.split(':', 2).last
+          [part.role(name)&.tr('_', ' '), part.timing(name)].compact.join(', ')
+        end
 
         def expected(pin)
           @machine.expected_at(pin).map do |one|

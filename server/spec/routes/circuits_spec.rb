@@ -39,6 +39,7 @@ RSpec.describe Server::Routes::Circuits do
       expect(answer['expected'].map { |one| one['key_state'] }).to eq(%w[off isolator_on key_on cranking running])
       expect(answer['to_supply']['steps'].map { |step| step['item'] }).to include('K10', 'F10', 'F1')
       expect(answer['to_ground']['complete']).to be(true)
+      expect(read("/api/circuits/#{sheet}/pin?pin=A1:A/31&state=running")['role']).to eq('low side, after 0.1 s')
     end
 
     it 'follows a wire, opens an item, tells what stays live, and ranks common causes' do
@@ -143,14 +144,29 @@ RSpec.describe Server::Routes::Circuits do
       expect(wire['to']).to eq('X8:b/1')
     end
 
-    it 'finds pins and wires of fitted sheets, and the units sheet draws its loop from them' do
-      unit = truck('start_24v')
-      found = read('/api/find?q=K2:30')['found'].select { |one| one['kind'] == 'circuit' }
-      expect(found.map { |one| one['id'] }).to include("#{fitted(unit, 'start_24v').id}?pin=K2:30")
-      expect(read('/api/find?q=wire%20bolts')['found'].map { |one| one['label'] }).to include('Wire bolts')
-      expect(read("/api/units/#{unit.id}")['circuits'].map { |one| one['key'] }).to eq(['start_24v'])
+    it 'finds pins and wires of fitted sheets by what is typed, and knows which pin each named place of the unit is' do
+      own = Wattomneum::Circuits::Library::TEXTS.fetch('start_24v').gsub('K2', 'K77').gsub('number: bolts', 'number: facebolts').sub(
+        'sheet: start_24v', 'sheet: start_own'
+      )
+      unit = truck
+      fitted = Server::Models::UnitSheet.fit(unit, Server::Models::Sheet.bring_in(own), at: Time.now.utc - 5)
+      found = read('/api/find?q=K77:30')['found'].select { |one| one['kind'] == 'circuit' }
+      expect(found.map { |one| one['id'] }).to eq(["#{fitted.id}?pin=K77:30"])
+      expect(read('/api/find?q=wire%20facebolts')['found'].map { |one| [one['label'], one['detail']] })
+        .to eq([['Wire facebolts', "M1:case to BLOCK:metal, on #{unit.number}"]])
       pins = Server::DB[:place_pin].join(:place, id: :place_id).where(unit_id: unit.id).select_hash(:key, :pin)
-      expect(pins).to include('starter_stud' => 'K2:30', 'negative_post' => 'BAT_A:-')
+      expect(pins).to include('starter_stud' => 'K77:30', 'negative_post' => 'BAT_A:-')
+      expect(read("/api/units/#{unit.id}")['circuits'].map { |one| one['key'] }).to eq(['start_own'])
+    end
+
+    it 'draws the loop of a unit from its sheet: a place that the sheet does not have is not on it' do
+      text = Wattomneum::Circuits::Library::TEXTS.fetch('start_24v')
+      version = Server::Models::Sheet.bring_in(text.sub(' frame: "FRAME:metal",', ''))
+      unit = truck
+      before = read("/api/units/#{unit.id}")['loops'].first['return'].map { |place| place['place'] }
+      Server::Models::UnitSheet.fit(unit, version, at: Time.now.utc - 5)
+      after = read("/api/units/#{unit.id}")['loops'].first['return'].map { |place| place['place'] }
+      expect(before - after).to eq(['frame'])
     end
 
     it 'freezes the versions that a job works with' do

@@ -1,20 +1,6 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Circuits::Library do
-  # What the netlist writer needs, taken from the sheet's own branches and not from the solver's matrices.
-  def elements(circuit, result)
-    circuit.owned.each_index.filter_map do |index|
-      branch = circuit.owned[index].branch
-      from = circuit.node(branch.from)
-      to = circuit.node(branch.to)
-      diode = branch.gate == :forward
-      next unless diode || result.solution.conducting[index]
-      next if result.solution.floating?(from) || result.solution.floating?(to)
-
-      { from: from, to: to, ohm: branch.ohm, volt: diode ? 0.0 : branch.volt, diode: diode ? branch.volt : nil }
-    end
-  end
-
   described_class::TEXTS.each_key do |key|
     describe key do
       let(:sheet) { described_class.fetch(key) }
@@ -24,7 +10,7 @@ RSpec.describe Wattomneum::Circuits::Library do
       it 'agrees with ngspice within 1e-6 or 1 microvolt in every settled state' do
         circuit = machine.circuit
         machine.all.each do |state, result|
-          list = elements(circuit, result)
+          list = SheetNetlist.elements(circuit, result)
           nodes = list.flat_map { |one| [one[:from], one[:to]] }.uniq - [0]
           next if nodes.empty?
 

@@ -101,9 +101,9 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
           />
         )}
       </Field>
-      <ul>
+      <div>
         {sheet.watches.map((watch) => (
-          <li
+          <div
             key={watch.key}
             role="group"
             aria-label={watch.label}
@@ -127,9 +127,9 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
                 </button>
               ))}
             </span>
-          </li>
+          </div>
         ))}
-      </ul>
+      </div>
     </div>
   )
 }

@@ -73,7 +73,10 @@ export function PinPanel({
         <h2 className="text-reading leading-tight">
           {name.replace(/:(joint|metal)$/, '')} <span className="font-medium text-quiet">{data.label}</span>
         </h2>
-        <p className="text-quiet">Volts to battery negative, meter of 10 Mohm.</p>
+        <p className="text-quiet">
+          {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}
+          Volts to battery negative, meter of 10 Mohm.
+        </p>
       </header>
       <Expected answer={data} />
       <section aria-label="Comes from">

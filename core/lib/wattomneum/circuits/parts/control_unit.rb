@@ -34,6 +34,14 @@ module Wattomneum
         # @return [String, nil] supply, ground, low_side ...
         def role(pin) = rows.find { |row| row['pin'].to_s == pin }&.fetch('role')
 
+        # @param pin [String]
+        # @return [String, nil] when a driver's pin comes and for how long, in words
+        def timing(pin)
+          row = rows.find { |one| one['pin'].to_s == pin } || {}
+          words = [row['after_s'] && "after #{row['after_s']} s", row['for_s'] && "for #{row['for_s']} s"].compact
+          words.empty? ? nil : words.join(', ')
+        end
+
         private
 
         def rows = fields['pins'] || []

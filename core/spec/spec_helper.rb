@@ -12,4 +12,5 @@ RSpec.configure do |config|
   config.include CoreFixtures
   config.include Ngspice
   config.include SheetFixtures
+  config.include SheetNetlist
 end

@@ -29,12 +29,11 @@ module Wattomneum
 
       # @return [Array<Short>]
       def find
-        batteries.filter_map do |index|
-          branch = @circuit.network.branches[index]
-          ampere = @result.solution.current(index).abs
-          next if ampere < SHARE * branch.volt / branch.ohm
+        batteries.filter_map do |battery, branches|
+          ampere = given(branches)
+          next if ampere < SHARE * battery.short_circuit_ampere
 
-          Short.new(source: @circuit.owned[index].part.id, ampere: ampere, key_state: @key_state, items: carrying(ampere))
+          Short.new(source: battery.id, ampere: ampere, key_state: @key_state, items: carrying(ampere))
         end
       end
 
@@ -42,9 +41,15 @@ module Wattomneum
 
       # A magneto is stopped by shorting it; a battery is not.
       def batteries
-        @circuit.owned.each_index.select do |index|
-          @circuit.owned[index].part.is_a?(Parts::Battery) && @circuit.owned[index].branch.gate == :always
+        found = @circuit.owned.each_index.select do |index|
+          @circuit.owned[index].part.is_a?(Parts::Battery) && @circuit.owned[index].branch.gate != :states
         end
+        found.group_by { |index| @circuit.owned[index].part }
+      end
+
+      # Out of the plus post, through both of its ways.
+      def given(branches)
+        branches.sum { |index| @result.solution.current(index) * (@circuit.owned[index].branch.gate == :forward ? 1 : -1) }
       end
 
       def carrying(ampere)

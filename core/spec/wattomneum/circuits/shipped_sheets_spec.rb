@@ -6,20 +6,9 @@ RSpec.describe Wattomneum::Circuits::Library do
       let(:sheet) { described_class.fetch(key) }
       let(:machine) { settled(sheet) }
 
-      # Reference: ngspice operating points. Left out by rule: nodes that nothing leads from to the reference.
+      # Reference: ngspice operating points, see SheetNetlist.
       it 'agrees with ngspice within 1e-6 or 1 microvolt in every settled state' do
-        circuit = machine.circuit
-        machine.all.each do |state, result|
-          list = SheetNetlist.elements(circuit, result)
-          nodes = list.flat_map { |one| [one[:from], one[:to]] }.uniq - [0]
-          next if nodes.empty?
-
-          reference = ngspice(Netlist.cards(list), nodes.map { |node| "v(n#{node})" })
-          nodes.each do |node|
-            expected = reference.fetch("v(n#{node})")
-            expect(result.solution.volt(node)).to be_within([expected.abs * 1e-6, 1e-6].max).of(expected), "#{state} #{circuit.names[node]}"
-          end
-        end
+        machine.all.each { |state, result| expect_agreement_with_ngspice(machine.circuit, result, state) }
       end
 
       it 'makes every load work in the states that the sheet says, and in no other' do

@@ -7,9 +7,9 @@ module Wattomneum
       # D+ until it runs, which is what lights the charge lamp; running, D+ stands at the regulated volts and the lamp goes out.
       class Alternator < Part
         VOLT_PER_12 = 14.2
-        OUTPUT_OHM = 0.012
+        OUTPUT_OHM = 0.004
         ROTOR_OHM = 9.0
-        TRIO_OHM = 0.5
+        TRIO_OHM = 0.1
         # Less than this on D+ or on its exciter and it stays cold (common practice).
         EXCITED_FROM_VOLT = 0.6
         SENSE_OHM = 100_000.0

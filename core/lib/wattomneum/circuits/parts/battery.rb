@@ -4,17 +4,31 @@ module Wattomneum
   module Circuits
     # The kinds of components a sheet may hold.
     module Parts
-      # A battery, or another source with its resistance: a magneto's primary while it turns.
+      # A battery, or another source with its resistance: a magneto's primary while it turns. A battery gives current through a few
+      # milliohms; on charge its own volts rise with what is pushed in, which a far larger resistance stands for.
       class Battery < Part
         RESISTANCE_OHM = 0.006
+        # A charged battery takes about 5 A at regulated volts: (14.2 - 12.65) V / 5 A (common practice).
+        CHARGE_OHM_PER_12 = 0.3
+        NOMINAL_VOLT = 12.65
 
         def pins = %w[+ -]
         def shares_pins? = true
 
         def branches
-          gate = fields['active_in'] ? { gate: :states, states: states } : {}
-          [branch('+', '-', number('ohm', RESISTANCE_OHM), volt: number('volt', 12.6), **gate)]
+          return [branch('+', '-', discharge_ohm, volt: volt, gate: :states, states: states)] if fields['active_in']
+
+          [branch('+', '-', CHARGE_OHM_PER_12 * volt / NOMINAL_VOLT, volt: volt, name: 'taking charge'),
+           branch('-', '+', discharge_ohm, volt: -volt, gate: :forward, name: 'giving current')]
         end
+
+        # @return [Float] ampere it gives into a dead short
+        def short_circuit_ampere = volt / discharge_ohm
+
+        private
+
+        def volt = number('volt', NOMINAL_VOLT)
+        def discharge_ohm = number('ohm', RESISTANCE_OHM)
       end
     end
   end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Jobs::Proof do
+  let(:failing) { reading('block_strap_drop', 1.6, id: 'before', round: 0) }
+  let(:repair) { Wattomneum::Jobs::Repair.new(id: 'm1', element: 'block_strap', failing_reading_id: 'before') }
+
+  def proof(*after, repair: self.repair)
+    seen = [reading('cranking_behaviour', 'normal', round: 1)]
+    assess([failing, *seen, *after], repairs: [repair]).proofs.first
+  end
+
+  it 'is missing until the reading that failed was repeated, and says which' do
+    expect([proof.state, proof.owed]).to eq(['missing', 'Repeat "Drop, engine block to frame": same points, same state'])
+  end
+
+  it 'is proved by the same test in the same state after the repair' do
+    found = proof(reading('block_strap_drop', 0.05, round: 1))
+    expect([found.state, found.owed, found.before.value, found.after.value]).to eq(['proved', nil, 1.6, 0.05])
+  end
+
+  it 'is not proved by what was read before the repair, nor by another test' do
+    expect(proof(reading('block_strap_drop', 0.05, round: 0)).state).to eq('missing')
+    expect(proof(reading('ground_drop', 0.1, round: 1)).state).to eq('missing')
+  end
+
+  it 'is failed where it still fails, and void where the state was another' do
+    expect(proof(reading('block_strap_drop', 1.4, round: 1)).state).to eq('failed')
+    void = proof(reading('block_strap_drop', 0.05, round: 1, state: 'key_on'))
+    expect(void.state).to eq('missing')
+  end
+
+  it 'proves nothing where hardly any current flowed' do
+    still_clicking = [failing, reading('cranking_behaviour', 'click', round: 1), reading('posts_rest', 12.6, round: 1),
+                      reading('posts_cranking', 12.5, round: 1), reading('block_strap_drop', 0.02, round: 1)]
+    found = assess(still_clicking, repairs: [repair]).proofs.first
+    expect([found.state, found.owed]).to match(['void', include('proves nothing')])
+  end
+
+  it 'takes the last one of several' do
+    expect(proof(reading('block_strap_drop', 1.4, round: 1), reading('block_strap_drop', 0.04, round: 1)).state).to eq('proved')
+  end
+
+  it 'is owed its reading where none was named' do
+    nameless = Wattomneum::Jobs::Repair.new(id: 'm1', element: 'block_strap', failing_reading_id: nil)
+    expect([proof(repair: nameless).state, proof(repair: nameless).owed]).to match(['unnamed', include('Name the reading')])
+  end
+end

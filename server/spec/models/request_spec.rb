@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Models::Request do
+  before { sign_in_as('electrician') }
+
+  let(:job) { open_job }
+
+  def readings = Server::Models::Reading.where(job_id: job['id']).count
+
+  it 'answers the same to the same request and does it once' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    answers = Array.new(3) { write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id) }
+    expect([answers.uniq.size, readings]).to eq([1, 1])
+  end
+
+  it 'calls the same id with other content a conflict, and changes nothing' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
+    write(:post, "/api/jobs/#{job['id']}/readings", body.merge(value_text: '12.1'), request_id: id)
+    expect([status, error['code'], readings]).to eq([409, 'request_conflict', 1])
+  end
+
+  it 'calls the id of another person a conflict too' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    path = "/api/jobs/#{job['id']}/readings"
+    write(:post, path, body, request_id: id)
+    sign_in_as('lead')
+    write(:post, path, body, request_id: id)
+    expect(status).to eq(409)
+  end
+
+  it 'forgets a request that was refused, so that it may be sent again when it is right' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: 'about 12', conditions: {} }
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
+    expect(status).to eq(422)
+    write(:post, "/api/jobs/#{job['id']}/readings", body.merge(value_text: '12.6'), request_id: id)
+    expect([status, readings]).to eq([201, 1])
+  end
+
+  it 'wants an id of the right form' do
+    write(:post, "/api/jobs/#{job['id']}/park", { lock_version: 0 }, request_id: 'once')
+    expect([status, error['message']]).to match([400, include('UUID')])
+  end
+end

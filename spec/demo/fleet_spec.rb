@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# The demo fleet: seeded, reproducible, physically consistent, and every unit with a history that core would judge the same today.
+RSpec.describe 'The demo fleet' do
+  def readings = Server::Models::Reading.order(:id).select_map(%i[id test_key position value observation taken_at])
+
+  before { DemoFleet.fresh }
+
+  it 'is the same each time it is laid on the same day' do
+    first = readings
+    DemoFleet.fresh
+    expect([readings.size, readings == first]).to eq([first.size, true])
+  end
+
+  it 'has 12 units or more in four yards, each with batteries tested through two winters' do
+    expect([Server::Models::Unit.count, Server::Models::Yard.count]).to match([be >= 12, 4])
+    Server::Models::Unit.all.each do |unit|
+      tests = Server::Models::Reading.where(unit_id: unit.id, test_key: 'battery_test').order(:taken_at).all
+      positions = unit.core_system.positions.size
+      expect([unit.number, tests.size]).to match([unit.number, be >= 5 * positions])
+      expect(tests.last.taken_at - tests.first.taken_at).to be > 600 * 86_400
+    end
+  end
+
+  it 'has open, parked and closed jobs, temporary repairs, and a closed job for every story that was mended' do
+    states = Server::Models::Job.group_and_count(:state).as_hash(:state, :count)
+    expect(states).to match('open' => be >= 3, 'parked' => be >= 1, 'closed' => be >= 6)
+    expect(Server::Models::Repair.still_temporary.count).to be >= 2
+  end
+
+  it 'closed no job that its own gate would not close' do
+    Server::Models::Job.where(state: 'closed').all.each do |job|
+      expect([job.number, job.assessment.missing_to_close]).to eq([job.number, []])
+    end
+  end
+
+  # Posts at rest minus posts cranking, over the current, is a resistance that a bank can have.
+  it 'has figures that belong together: sag over current is a bank of 1 to 30 mohm' do
+    Server::Models::Job.all.each do |job|
+      read = ->(key) { Server::Models::Reading.where(job_id: job.id, test_key: key).order(:taken_at).get(:value) }
+      rest, cranking, ampere = %w[posts_rest posts_cranking cranking_current].map { |key| read.call(key) }
+      next if ampere.to_f < 100 || rest.nil? || cranking.nil?
+
+      expect((rest - cranking) / ampere).to be_between(0.001, 0.03), job.number.to_s
+    end
+  end
+
+  it 'gives the larger units circuit sheets of their voltage, the loops drawn from them' do
+    fitted = Server::Models::UnitSheet.current.eager(:unit, :version).all
+    expect(fitted.map { |one| [one.unit.system_volt, one.version.system_volt].uniq.size }.uniq).to eq([1])
+    expect(fitted.map(&:unit_id).uniq.size).to be >= 10
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Circuits::PartKinds do
+  described_class.all.each do |kind|
+    it "has a class, limits and types for #{kind}" do
+      expect(Wattomneum::Circuits::Parts.const_get(described_class::TABLE.fetch(kind)['class'])).to be < Wattomneum::Circuits::Part
+      described_class.fields(kind).each do |name, rule|
+        expect(%w[text number list map states yes_no one_of]).to include(rule['type']), name
+        expect(rule['least']).to be < rule['most'], name if rule['type'] == 'number'
+      end
+    end
+  end
+
+  it 'uses every kind on a sheet that ships, but those that only people draw' do
+    used = Wattomneum::Circuits::Library.keys.flat_map { |key| Wattomneum::Circuits::Library.fetch(key).parts.map(&:kind) }.uniq
+    expect(described_class.all - used).to be_empty
+  end
+
+  it 'refuses a kind there is not' do
+    expect { described_class.fields('kettle') }.to raise_error(Wattomneum::UnknownKeyError, /no kind of component kettle/)
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Sums::Sheet do
+  def sum(key) = Wattomneum::Sums::Catalogue.fetch(key)
+
+  it 'takes defaults for what was not typed, and both decimal signs' do
+    expect(sum('ghost_volts').read('shown_volt' => '11,5')).to eq(supply_volt: 12.0, shown_volt: 11.5, meter_megohm: 10.0)
+  end
+
+  it 'leaves out an optional input that is empty, and no other' do
+    expect(sum('cable_size').read('seconds' => '')[:seconds]).to be_nil
+    expect { sum('cable_size').read('ampere' => '') }.to raise_error(Wattomneum::InvalidQuantityError, /Current: "" is not a number/)
+  end
+
+  it 'reads lists, words and yes or no' do
+    expect(sum('resistances').read('ohms' => '120 40000; 3,3')[:ohms]).to eq([120.0, 40_000.0, 3.3])
+    expect(sum('full_field').read('internal_regulator' => 'yes')[:internal_regulator]).to be(true)
+    expect { sum('regulated').read('system' => '48 V') }.to raise_error(Wattomneum::InvalidQuantityError, /System is 12 V, 24 V, got 48 V/)
+  end
+
+  it 'refuses infinity and text' do
+    ['1e400', 'twelve', '12 V', '--3'].each do |text|
+      expect { sum('lamp').read('volt' => text) }.to raise_error(Wattomneum::InvalidQuantityError), text
+    end
+  end
+
+  Wattomneum::Sums::Catalogue::ALL.each do |sheet|
+    it "shows the formula and the source of #{sheet.key}, and a label for every input" do
+      expect([sheet.title, sheet.formula, sheet.source, *sheet.inputs.map { |input| input['label'] }]).to all(match(/\w/))
+    end
+  end
+end

@@ -98,6 +98,23 @@ RSpec.describe 'Circuits' do
     expect(page).to have_content('"eleven" is not a number')
   end
 
+  it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone' do
+    press = ->(*keys) { page.driver.browser.action.send_keys(*keys).perform }
+    focused = -> { page.driver.browser.switch_to.active_element }
+    tab_to = ->(name) { 200.times { focused.call.accessible_name == name ? break : press.call(:tab) } }
+    find('body').send_keys('/')
+    press.call('K11:86')
+    expect(page).to have_css('[role=option]', text: 'K11:86')
+    press.call(:enter)
+    expect(page).to have_css('h2', text: 'K11:86')
+    tab_to.call('Isolator on')
+    press.call(:enter)
+    expect(page).to have_css('tr[aria-current]', text: 'Isolator on')
+    tab_to.call('open this: G8')
+    press.call(:enter)
+    expect(page).to have_css('h2', text: 'G8 open')
+  end
+
   it 'fits a phone without sideways scroll', :phone do
     id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
                                          sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)

@@ -115,14 +115,15 @@ module Wattomneum
 
       def relays_near(result)
         @circuit.relays.select do |relay|
-          threshold = result.positions.energised.include?(relay.id) ? holding(relay, result) : relay.pull_in_ampere
-          NEAR.cover?(@switching.coil_ampere(result.solution, relay) / threshold)
+          ampere = @switching.coil_ampere(result.solution, relay)
+          thresholds(relay, result).any? { |threshold| NEAR.cover?(ampere / threshold) }
         end.map(&:id)
       end
 
-      # A relay that was pulled in before need only be held; one that pulled in now had to be pulled.
-      def holding(relay, _result)
-        @before.energised.include?(relay.id) ? relay.drop_out_ampere : relay.pull_in_ampere
+      # One that was pulled in before need only be held; one that rests, or pulled in only now, has to be pulled.
+      def thresholds(relay, result)
+        before, now = [@before, result.positions].map { |positions| positions.energised.include?(relay.id) }
+        [*(relay.drop_out_ampere if before), *(relay.pull_in_ampere unless before && now)]
       end
 
       def others(result, near)

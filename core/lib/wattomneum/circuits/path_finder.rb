@@ -134,19 +134,19 @@ module Wattomneum
         one = @circuit.owned[index].branch
         part = @circuit.owned[index].part
         case one.gate
-        when :states then if one.states.empty?
-                            'open in every state'
-                          else
-                            "closed in: #{one.states.map do |key|
-                              @circuit.sheet.states.fetch(key, key)
-                            end.join(', ')}"
-                          end
+        when :states then closed_in(one.states)
         when :energised then "#{part.id} is not pulled in"
         when :rest then "#{part.id} is pulled in"
         when :whole then "#{part.id} has blown"
         when :driven then 'its driver is off'
         else 'held open'
         end
+      end
+
+      def closed_in(states)
+        return 'open in every state' if states.empty?
+
+        "closed in: #{states.map { |key| @circuit.sheet.states.fetch(key, key) }.join(', ')}"
       end
     end
   end

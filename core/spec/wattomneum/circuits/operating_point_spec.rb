@@ -78,6 +78,20 @@ RSpec.describe Wattomneum::Circuits::OperatingPoint do
     expect([near.call(40).positions.energised, near.call(1).others, near.call(200).others]).to eq([[], [], []])
   end
 
+  it 'carries both outcomes where a relay that was pulled in is fed just under what holds it' do
+    fed = lambda do |ohm|
+      sheet = sheet_of(['{ id: BAT, kind: battery, volt: 12, ohm: 0.01 }', '{ id: K, kind: relay, coil_ohm: 80, drop_out_volt: 2.4 }',
+                        '{ id: S, kind: switch, closed_in: [key_on] }', "{ id: R, kind: resistor, ohm: #{ohm} }"],
+                       ['{ number: 1, from: BAT:+, to: S:1, ohm: 0.01 }', '{ number: 2, from: S:2, to: K:86, ohm: 0.01 }',
+                        '{ number: 3, from: S:1, to: R:1, ohm: 0.01 }', '{ number: 4, from: R:2, to: S:2, ohm: 0.01 }',
+                        '{ number: 5, from: K:85, to: BAT:-, ohm: 0.01 }'])
+      [settled(sheet).fetch('cranking'), settled(sheet).fetch('isolator_on')]
+    end
+    after, before = fed.call(341)
+    expect([after.positions.energised, after.others.map { |other| other.positions.energised }]).to eq([[], [['K']]])
+    expect([before.others, fed.call(400).first.others, fed.call(240).first.positions.energised]).to eq([[], [], ['K']])
+  end
+
   it 'blows a fuse once over 1.35 times its rating and leaves it blown in the states after' do
     sheet = sheet_of(['{ id: BAT, kind: battery, volt: 12, ohm: 0.01 }', '{ id: F, kind: fuse, rating_ampere: 10 }',
                       '{ id: S, kind: switch, closed_in: [key_on] }', '{ id: L1, kind: load, ohm: 2 }', '{ id: L2, kind: load, ohm: 1.2 }'],

@@ -25,9 +25,8 @@ module Server
       def rule(input, by:)
         circuits = Queries::UnitCircuits.new(@unit.id)
         conflict = circuits.conflicts.find { |one| one.key == input[:conflict_key] } || refuse('conflict_key', 'no such conflict on this unit')
-        option = conflict.options.find do |one|
-          one.label == input[:choice]
-        end || refuse('choice', "choose one of: #{conflict.options.map(&:label).join('; ')}")
+        option = conflict.options.find { |one| one.label == input[:choice] }
+        option || refuse('choice', "choose one of: #{conflict.options.map(&:label).join('; ')}")
         apply(option.overrides, circuits)
         Ruling.create(**input.slice(:id, :conflict_key, :choice), note: input.fetch(:note, ''), unit_id: @unit.id, words: conflict.words,
                                                                   overrides: Sequel.pg_jsonb(option.overrides), person_id: by.id)

@@ -15,7 +15,7 @@ module Server
       # @param overrides [Hash] by item UUID
       # @return [Wattomneum::Circuits::Machine]
       def self.of(version, overrides = {})
-        key = [version.digest, overrides.hash]
+        key = [version.digest, overrides.to_h]
         KEPT.clear if KEPT.size > MOST
         KEPT.compute_if_absent(key) { Wattomneum::Circuits::Machine.new(version.to_core.with_overrides(overrides.to_h.transform_values(&:to_h))) }
       end

@@ -61,6 +61,21 @@ RSpec.describe 'Circuits' do
     end
   end
 
+  it 'says what to look at next to tell the causes apart, and takes the answer on the spot' do
+    open_sheet('T-03', 'Fuel pump relay with its own ground')
+    click_button 'Dead and working'
+    find('[role=group][aria-label="Fuel pump"]').click_button('dead')
+    within('section[aria-label="Look at next"]') do
+      expect(page).to have_content('Look at next: Fuel pump relay clicks')
+      click_button 'works'
+      expect(page).to have_content('Look at next: Fuel heater')
+      click_button 'works'
+    end
+    expect(page).to have_no_css('section[aria-label="Look at next"]')
+    expect(find('[role=group][aria-label="Fuel heater"] [aria-checked=true]')).to have_content('works')
+    within('section[aria-label="Common cause"]') { expect(find('li', text: '1.')).to have_content('M2 Fuel pump') }
+  end
+
   it 'lists what stays live with the isolator open' do
     open_sheet('T-03', 'Auxiliary heater, long frame run')
     click_button 'What stays live'
@@ -107,7 +122,9 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('[role=option]', text: 'K11:86')
     press.call(:enter)
     expect(page).to have_css('h2', text: 'K11:86')
-    tab_to.call('Isolator on')
+    tab_to.call('Running')
+    3.times { press.call(:arrow_left) }
+    expect(focused.call.accessible_name).to eq('Isolator on')
     press.call(:enter)
     expect(page).to have_css('tr[aria-current]', text: 'Isolator on')
     tab_to.call('open this: G8')

@@ -15,8 +15,8 @@ module Server
         def pin(pin, state)
           paths = @machine.paths(state)
           part = @machine.sheet.part(pin.split(':', 2).first)
-          { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, role: role(part, pin), expected: expected(pin),
-            to_supply: path(paths.to_supply(pin)), to_ground: path(paths.to_ground(pin)), net: net(@machine.trace.pin(pin)) }
+          { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, role: role(part, pin), meter_ohm: @machine.pin_reading.meter_ohm,
+            expected: expected(pin), to_supply: path(paths.to_supply(pin)), to_ground: path(paths.to_ground(pin)), net: net(@machine.trace.pin(pin)) }
         end
 
         # @param number [String]
@@ -49,7 +49,8 @@ module Server
         def common_cause(dead, working)
           causes = @machine.causes.rank(dead: dead, working: working).first(5)
           pairs = @machine.causes.rank_pairs(dead: dead, working: working).first(3)
-          { causes: causes.map { |one| cause(one) }, pairs: pairs.map { |pair| pair.map { |one| cause(one) } } }
+          { causes: causes.map { |one| cause(one) }, pairs: pairs.map { |pair| pair.map { |one| cause(one) } },
+            next_look: next_look(@machine.causes.next_look(dead: dead, working: working)) }
         end
 
         private
@@ -63,7 +64,7 @@ module Server
         end
 
         def expected(pin)
-          @machine.expected_at(pin).map do |one|
+          @machine.pin_reading.at(pin).map do |one|
             one.to_h.merge(label: @machine.sheet.states.fetch(one.key_state), unloaded_floating: one.unloaded_floating)
           end
         end
@@ -83,13 +84,20 @@ module Server
             zone: run.wire.zone }
         end
 
+        def next_look(look)
+          look && { key: look.watch.key, label: look.watch.label, if_dead: items(look.if_dead), if_works: items(look.if_works) }
+        end
+
         # A component named as a whole stands for its own pins and rings.
+        def items(cause)
+          named = cause.items.select(&:whole?).map(&:uuid)
+          cause.items.select { |item| item.whole? || !named.include?(item.uuid) }
+               .map { |item| { key: item.key, label: item.label, kind: item.kind.tr('_', ' '), zone: item.zone } }
+        end
+
         def cause(cause)
-          whole = cause.items.select { |item| item.key == item.label || !item.key.include?(' ') || item.kind == 'wire' }
-          parts = cause.items.reject { |item| whole.include?(item) || whole.any? { |one| one.uuid == item.uuid } }
-          { items: (whole + parts).map { |item| { key: item.key, label: item.label, kind: item.kind.tr('_', ' '), zone: item.zone } },
-            probability: cause.probability, explains: labels(cause.explains), leaves: labels(cause.leaves), misses: labels(cause.misses),
-            breaks: labels(cause.breaks), also_dead: labels(cause.also_dead) }
+          { items: items(cause), probability: cause.probability, explains: labels(cause.explains), leaves: labels(cause.leaves),
+            misses: labels(cause.misses), breaks: labels(cause.breaks), also_dead: labels(cause.also_dead) }
         end
 
         def labels(keys) = keys.map { |key| names.fetch(key) }

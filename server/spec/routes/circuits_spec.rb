@@ -47,6 +47,9 @@ RSpec.describe Server::Routes::Circuits do
       expect(read("/api/circuits/#{sheet}/opening?item=G6")['effects'].map { |effect| effect['key'] }).to include('A1', 'Y51')
       expect(read("/api/circuits/#{sheet}/live?item=F10&state=running")['terminals'].map { |one| one['pin'] }).to include('K10:86')
       pump = fitted(unit, 'fuel_pump').id
+      answer = read("/api/circuits/#{pump}/common-cause?dead=M2")
+      expect(answer['next_look']['key']).to eq('K11')
+      expect(answer['next_look']['if_dead'].map { |item| item['key'] }).to include('G8')
       best = read("/api/circuits/#{pump}/common-cause?dead=K11,M2,B12&working=")['causes'].first
       expect(best['items'].map { |item| item['key'] }).to include('G8')
     end

@@ -6,7 +6,10 @@ module Wattomneum
     class Circuit
       # Something that can be opened: a wire, or a component as a whole or in one of its parts.
       #   key: "wire 101", "F3", "X1 pin 4"; branches: indices
-      Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, keyword_init: true)
+      Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, keyword_init: true) do
+        # @return [Boolean] false for one contact, pin or ring of a component
+        def whole? = kind == 'wire' || !key.include?(' ')
+      end
       # A branch with what it belongs to; part is nil for a wire.
       Owned = Struct.new(:branch, :part, :wire, keyword_init: true)
 
@@ -51,6 +54,15 @@ module Wattomneum
 
       # @return [Array<Watch>] loads, signals and supplies whose working shows
       def watches = @items[:watches] ||= sheet.parts.flat_map(&:watches).freeze
+
+      # @param watch [Watch]
+      # @return [Integer, nil] the branch that does the work: a load's own, a relay's coil; nil for a signal, which only reads
+      def element(watch)
+        @items[:elements] ||= watches.reject(&:signal?).to_h do |one|
+          [one.key, owned.index { |its| its.part&.id == one.key && [its.branch.from, its.branch.to] == [one.from, one.to] }]
+        end
+        @items[:elements][watch.key]
+      end
 
       # @param index [Integer] of a branch
       # @return [Boolean] true for a path without load: wires, closed contacts, fuses, connectors, joints

@@ -17,12 +17,17 @@ module Wattomneum
       # items: elements that no list can tell apart; score: log posterior up to a constant; explains, leaves: keys of dead and
       # working observations that it fits; misses: dead it does not explain; breaks: working it would have taken down;
       # also_dead: what else would be dead, which nobody listed
-      Cause = Struct.new(:items, :score, :probability, :explains, :leaves, :misses, :breaks, :also_dead, keyword_init: true)
+      Cause = Struct.new(:items, :score, :probability, :explains, :leaves, :misses, :breaks, :also_dead, keyword_init: true) do
+        # @param key [String] of a watch
+        # @return [Boolean] whether it is dead under this cause
+        def kills?(key) = explains.include?(key) || breaks.include?(key) || also_dead.include?(key)
+      end
 
       # @param blast [BlastRadius]
       def initialize(blast, circuit)
         @blast = blast
         @circuit = circuit
+        @ways = circuit.items.group_by(&:uuid).transform_values(&:size)
         @groups = circuit.items.group_by { |item| blast.dead_keys(item).sort }.reject { |dead, _| dead.empty? }
       end
 
@@ -61,6 +66,14 @@ module Wattomneum
         pairs.sort_by { |total, _, _| -total }.first(5).map { |_, one, other| [one, other] }
       end
 
+      # @param dead [Array<String>]
+      # @param working [Array<String>]
+      # @return [NextLook::Look, nil] what to look at next; nil if no answer would say much
+      def next_look(dead:, working: [])
+        listed = keys_of(dead) | keys_of(working)
+        NextLook.new(rank(dead: dead, working: working), @circuit.watches.reject { |watch| listed.include?(watch.key) }).best
+      end
+
       private
 
       def keys_of(words)
@@ -85,8 +98,9 @@ module Wattomneum
         Math.log(items.sum { |item| prior(item) }) + (right * Math.log(1 - MISTAKEN)) + (wrong * Math.log(MISTAKEN))
       end
 
+      # The ways in which one component can open share its rate.
       def prior(item)
-        kind = RATES['kinds'].fetch(item.kind, 1.0)
+        kind = RATES['kinds'].fetch(item.kind, 1.0) / @ways.fetch(item.uuid)
         exposure = @circuit.sheet.zones.dig(item.zone, 'exposure') || []
         kind * (1 + exposure.sum { |word| RATES['exposure'].fetch(word, 0.0) })
       end

@@ -35,10 +35,8 @@ module Wattomneum
       # @raise [UnknownKeyError] if the sheet has no such key state
       def paths(key_state) = PathFinder.new(circuit, settled.fetch(key_state))
 
-      # @param pin [String]
-      # @return [Array<PinReading::Expected>]
-      # @raise [UnknownKeyError]
-      def expected_at(pin) = PinReading.new(settled).at(pin)
+      # @return [PinReading]
+      def pin_reading = @pin_reading ||= PinReading.new(settled)
 
       # @param item_key [String, nil] what is opened; nil for nothing
       # @param key_state [String]

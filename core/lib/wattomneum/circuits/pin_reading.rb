@@ -10,6 +10,9 @@ module Wattomneum
       Expected = Struct.new(:key_state, :loaded_volt, :floating, :unloaded_volt, :unloaded_floating, :outcomes, :chattering,
                             keyword_init: true)
 
+      # @return [Float] ohm of the meter that reads
+      attr_reader :meter_ohm
+
       # @param settled [SettledStates] the sound machine
       # @param meter_ohm [Float]
       def initialize(settled, meter_ohm: Limits::Table.shipped.fetch('evidence.meter_input').value)

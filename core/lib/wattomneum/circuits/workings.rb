@@ -25,8 +25,8 @@ module Wattomneum
 
       # @param watch [Watch]
       # @param key_state [String]
-      # @return [Boolean]
-      def works?(watch, key_state) = watch.works?(volt(watch, key_state), key_state)
+      # @return [Boolean] whether it has its volts and its own element is whole: an open coil has them all and does not click
+      def works?(watch, key_state) = whole?(watch, key_state) && watch.works?(volt(watch, key_state), key_state)
 
       # @param watch [Watch]
       # @param key_state [String]
@@ -38,11 +38,18 @@ module Wattomneum
         before = sound.volt(watch, key_state)
         return ((now - before).abs > MOVES_VOLT ? :moved : nil) if watch.signal?
 
-        worked = watch.works?(before, key_state)
-        works = watch.works?(now, key_state)
+        worked = sound.works?(watch, key_state)
+        works = works?(watch, key_state)
         return worked ? :dead : :alive if worked != works
 
         :moved if (now - before).abs > @circuit.sheet.system_volt / 10.0 && (watch.states.nil? || watch.states.include?(key_state))
+      end
+
+      private
+
+      def whole?(watch, key_state)
+        element = @circuit.element(watch)
+        element.nil? || @settled.fetch(key_state).solution.conducting[element]
       end
     end
   end

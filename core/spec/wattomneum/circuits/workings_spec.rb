@@ -13,6 +13,17 @@ RSpec.describe Wattomneum::Circuits::Workings do
     expect(broken.change(watch('Y1'), 'isolator_on', sound)).to be_nil
   end
 
+  it 'calls dead what is open inside, though it has all its volts: a coil that does not click, a motor that does not turn' do
+    pump = settled(Wattomneum::Circuits::Library.fetch('fuel_pump'))
+    dead = lambda do |item|
+      open = pump.opening(pump.circuit.item(item))
+      pump.circuit.watches.select { |one| described_class.new(open).change(one, 'running', described_class.new(pump)) == :dead }.map(&:key)
+    end
+    expect([dead.call('K11 coil'), dead.call('M2')]).to contain_exactly(match_array(%w[K11 M2 B12]), ['M2'])
+    open_motor = described_class.new(pump.opening(pump.circuit.item('M2')))
+    expect(open_motor.volt(pump.circuit.watches.find { |one| one.key == 'M2' }, 'running')).to be > 11
+  end
+
   it 'calls a signal moved over a quarter of a volt, and never dead' do
     open_supply = with_open('wire 61')
     expect(open_supply.change(watch('A1:B/3'), 'running', sound)).to eq(:moved)

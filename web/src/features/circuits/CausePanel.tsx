@@ -2,9 +2,12 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { commonCause, type CommonCause, type SheetTable } from './api'
+import { Segments } from '../../shared/ui/Segments'
+import { ANSWERS, commonCause, type Answer, type CommonCause, type SheetTable } from './api'
+import { NextLook } from './NextLook'
+import { spokenItem } from './spoken'
 
-type Said = Record<string, 'dead' | 'works'>
+type Said = Record<string, Answer | undefined>
 
 function OneCause({ cause, rank, onOpen }: { cause: CommonCause; rank: number; onOpen: (item: string) => void }) {
   const line = (title: string, words: string[]) =>
@@ -30,7 +33,7 @@ function OneCause({ cause, rank, onOpen }: { cause: CommonCause; rank: number; o
               onOpen(item.key)
             }}
           >
-            {item.label === item.key || item.kind === 'wire' ? item.label : `${item.key} ${item.label}`}
+            {spokenItem(item)}
           </button>
         ))}
         {cause.items.length > 8 && <span className="text-quiet">and {cause.items.length - 8} more</span>}
@@ -53,16 +56,13 @@ function OneCause({ cause, rank, onOpen }: { cause: CommonCause; rank: number; o
 export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item: string) => void }) {
   const [said, setSaid] = useState<Said>({})
   const [codes, setCodes] = useState('')
-  const listed = (answer: 'dead' | 'works') => Object.keys(said).filter((key) => said[key] === answer)
+  const listed = (answer: Answer) => Object.keys(said).filter((key) => said[key] === answer)
   const dead = [...listed('dead'), ...codes.split(/[\s,;]+/).filter((code) => code !== '')]
   const { data, error } = useQuery(commonCause(sheet.id, dead, listed('works')))
-  const answer = (key: string, value: 'dead' | 'works') => {
-    setSaid((before) =>
-      before[key] === value
-        ? Object.fromEntries(Object.entries(before).filter(([other]) => other !== key))
-        : { ...before, [key]: value },
-    )
+  const say = (key: string, answer: Answer | undefined) => {
+    setSaid((before) => ({ ...before, [key]: answer }))
   }
+  const look = data?.next_look
   return (
     <div className="flex flex-col gap-5">
       <header>
@@ -82,10 +82,18 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
               />
             ))}
           </ol>
+          {look && (
+            <NextLook
+              look={look}
+              onAnswer={(answer) => {
+                say(look.key, answer)
+              }}
+            />
+          )}
           {data?.pairs[0] && (
             <p className="pt-2">
               <strong className="font-semibold">Or two faults at once:</strong>{' '}
-              {data.pairs[0].map((cause) => cause.items[0]?.label ?? '').join(' and ')}.
+              {data.pairs[0].map((cause) => cause.items.slice(0, 1).map(spokenItem).join()).join(' and ')}.
             </p>
           )}
         </section>
@@ -103,30 +111,22 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
       </Field>
       <div>
         {sheet.watches.map((watch) => (
-          <div
-            key={watch.key}
-            role="group"
-            aria-label={watch.label}
-            className="rule-below flex items-center justify-between gap-4 py-1"
-          >
+          <div key={watch.key} className="rule-below flex items-center justify-between gap-4 py-1">
             <span>
               {watch.label} <span className="text-quiet">{watch.codes.join(' ')}</span>
             </span>
-            <span className="flex flex-none">
-              {(['dead', 'works'] as const).map((word) => (
-                <button
-                  key={word}
-                  type="button"
-                  aria-pressed={said[watch.key] === word}
-                  className={`-ml-px min-h-12 min-w-16 border border-quiet font-bold desk:min-h-9 ${said[watch.key] === word ? 'bg-ink text-ground' : ''}`}
-                  onClick={() => {
-                    answer(watch.key, word)
-                  }}
-                >
-                  {word}
-                </button>
-              ))}
-            </span>
+            <Segments
+              label={watch.label}
+              options={ANSWERS}
+              size="dense"
+              chosen={said[watch.key]}
+              onChoose={(answer) => {
+                say(watch.key, answer)
+              }}
+              onUnsay={() => {
+                say(watch.key, undefined)
+              }}
+            />
           </div>
         ))}
       </div>

@@ -28,7 +28,9 @@ function Expected({ answer }: { answer: PinAnswer }) {
                   <span className="block text-act">chatters: {one.chattering.join(', ')}</span>
                 )}
                 {one.outcomes.length > 0 && (
-                  <span className="block text-watch">or {one.outcomes.map(spokenVolt).join(' or ')}, near pull-in</span>
+                  <span className="block text-watch">
+                    or {one.outcomes.map(spokenVolt).join(' or ')}: a relay is near its threshold
+                  </span>
                 )}
               </td>
               <td className={`py-1.5 text-right ${here ? 'text-reading font-semibold' : 'text-lead'}`}>
@@ -75,7 +77,7 @@ export function PinPanel({
         </h2>
         <p className="text-quiet">
           {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}
-          Volts to battery negative, meter of 10 Mohm.
+          Volts to battery negative, meter of {data.meter_ohm / 1e6} Mohm.
         </p>
       </header>
       <Expected answer={data} />

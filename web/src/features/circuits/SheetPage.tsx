@@ -3,12 +3,14 @@ import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Segments } from '../../shared/ui/Segments'
 import { useWide } from '../../shared/ui/useWide'
 import { Waiting } from '../../shared/ui/Waiting'
 import { library, sheet as sheetQuery, type SheetTable } from './api'
 import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
 import { LivePanel } from './LivePanel'
+import { lookUp } from './lookUp'
 import { OpeningPanel } from './OpeningPanel'
 import { PinPanel } from './PinPanel'
 import { PinTable } from './PinTable'
@@ -16,30 +18,10 @@ import { useSheetPlace, type Place } from './useSheetPlace'
 import { WirePanel } from './WirePanel'
 import { WireTable } from './WireTable'
 
-const holds = (words: string, ...texts: (string | null)[]) =>
-  texts.some((text) => text?.toLowerCase().includes(words.trim().toLowerCase()))
-
-/** Key states in the order they are gone through. */
-function StateSwitch({ sheet, state, onState }: { sheet: SheetTable; state: string; onState: (key: string) => void }) {
-  return (
-    <div role="radiogroup" aria-label="Key state" className="flex flex-wrap">
-      {sheet.states.map((one) => (
-        <button
-          key={one.key}
-          type="button"
-          role="radio"
-          aria-checked={state === one.key}
-          className={`-ml-px min-h-12 border border-quiet px-3 font-bold first:ml-0 desk:min-h-10 ${state === one.key ? 'bg-ink text-ground' : ''}`}
-          onClick={() => {
-            onState(one.key)
-          }}
-        >
-          {one.label}
-        </button>
-      ))}
-    </div>
-  )
-}
+const LISTS = [
+  { key: 'pins', label: 'pins' },
+  { key: 'wires', label: 'wires' },
+] as const
 
 /** Chatter, blown fuses, relays near their threshold and shorts: said before anything else. */
 function Alarms({ sheet, state }: { sheet: SheetTable; state: string }) {
@@ -174,25 +156,16 @@ export function SheetPage() {
   const stateIndex = sheet.states.findIndex((one) => one.key === state)
   const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []
   const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
-  const parts = sheet.parts.filter(
-    (part) => holds(words, part.id, part.label, part.kind) || part.pins.some((pin) => holds(words, pin.node)),
-  )
-  const wires = sheet.wires.filter((wire) => holds(words, wire.number, wire.from, wire.to, wire.colour))
-  const land = () => {
-    const wanted = words.trim().toLowerCase()
-    const pin = sheet.parts.flatMap((part) => part.pins).find((one) => one.node.toLowerCase() === wanted)
-    const wire = sheet.wires.find((one) => one.number.toLowerCase() === wanted.replace(/^wire\s+/, ''))
-    if (pin) go({ pin: pin.node })
-    else if (wire) go({ wire: wire.number })
-  }
+  const { parts, wires, landing } = lookUp(sheet, words)
   return (
     <div className="flex flex-col gap-5">
       <SheetHead sheet={sheet}>
         <div className="flex flex-wrap items-center justify-between gap-3">
-          <StateSwitch
-            sheet={sheet}
-            state={state}
-            onState={(key) => {
+          <Segments
+            label="Key state"
+            options={sheet.states}
+            chosen={state}
+            onChoose={(key) => {
               go({ state: key })
             }}
           />
@@ -211,7 +184,7 @@ export function SheetPage() {
             className="flex items-end gap-3 pb-2"
             onSubmit={(event) => {
               event.preventDefault()
-              land()
+              if (landing) go(landing)
             }}
           >
             <label className="flex-1">
@@ -225,21 +198,7 @@ export function SheetPage() {
                 }}
               />
             </label>
-            <span role="group" aria-label="List" className="flex">
-              {(['pins', 'wires'] as const).map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  aria-pressed={list === one}
-                  className={`-ml-px min-h-12 border border-quiet px-3 font-bold ${list === one ? 'bg-ink text-ground' : ''}`}
-                  onClick={() => {
-                    setList(one)
-                  }}
-                >
-                  {one}
-                </button>
-              ))}
-            </span>
+            <Segments label="List" options={LISTS} chosen={list} onChoose={setList} />
           </form>
           {list === 'pins' ? (
             <PinTable
@@ -267,7 +226,9 @@ export function SheetPage() {
               }}
             />
           )}
-          {parts.length === 0 && list === 'pins' && <p className="py-3">Nothing on this sheet is called that.</p>}
+          {(list === 'pins' ? parts : wires).length === 0 && (
+            <p className="py-3">Nothing on this sheet is called that.</p>
+          )}
         </div>
       </div>
     </div>

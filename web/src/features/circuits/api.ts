@@ -1,4 +1,4 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
 import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
 import type { components } from '../../shared/api/schema'
 
@@ -9,9 +9,18 @@ export type SheetWire = Schemas['SheetWire']
 export type PinAnswer = Schemas['PinAnswer']
 export type CircuitPath = Schemas['CircuitPath']
 export type CircuitNet = Schemas['CircuitNet']
+export type CircuitItem = Schemas['CircuitItem']
 export type CommonCause = Schemas['CommonCause']
+export type NextLook = NonNullable<Schemas['CauseAnswer']['next_look']>
 export type UnitCircuits = Schemas['UnitCircuits']
 export type SheetLine = Schemas['SheetLine']
+
+/** What may be said of a thing that was looked at. */
+export const ANSWERS = [
+  { key: 'dead', label: 'dead' },
+  { key: 'works', label: 'works' },
+] as const
+export type Answer = (typeof ANSWERS)[number]['key']
 
 const onSheet = (id: string) => ({ path: { id } })
 
@@ -64,6 +73,7 @@ export const commonCause = (id: string, dead: string[], working: string[]) =>
         }),
       ),
     enabled: dead.length > 0,
+    placeholderData: keepPreviousData,
   })
 
 export const unitCircuits = (unitId: string) =>

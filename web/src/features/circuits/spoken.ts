@@ -1,3 +1,5 @@
+import type { CircuitItem } from './api'
+
 /** Volts as a meter shows them; what nothing leads to has none. */
 export function spokenVolt(volt: number | null): string {
   if (volt === null) return 'floating'
@@ -12,4 +14,9 @@ export function spokenAmpere(ampere: number): string {
   if (size < 0.0005) return '0 A'
   if (size < 1) return `${(size * 1000).toFixed(size < 0.01 ? 1 : 0)} mA`
   return `${size.toFixed(size < 20 ? 1 : 0)} A`
+}
+
+/** A component by its number and its name, a wire and a part of a component by what it is called. */
+export function spokenItem({ key, label, kind }: CircuitItem): string {
+  return kind === 'wire' || label.startsWith(key.split(' ', 1)[0] ?? key) ? label : `${key} ${label}`
 }

@@ -1,6 +1,12 @@
 import { useId } from 'react'
 import type { Condition } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { Segments } from '../../shared/ui/Segments'
+
+const YES_NO = [
+  { key: 'yes', label: 'yes' },
+  { key: 'no', label: 'no' },
+] as const
 
 type Said = Record<string, string>
 
@@ -13,28 +19,22 @@ function YesNo({
   answer: string
   onAnswer: (next: string) => void
 }) {
-  const id = useId()
   return (
-    <div role="group" aria-labelledby={id} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-      <span id={id} className="min-w-0 flex-1" title={condition.help}>
+    <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <span className="min-w-0 flex-1" title={condition.help}>
         {condition.label}
         {condition.required && <span className="text-quiet"> needed</span>}
       </span>
-      <span className="flex">
-        {['yes', 'no'].map((word) => (
-          <button
-            key={word}
-            type="button"
-            aria-pressed={answer === word}
-            className={`-ml-px min-h-12 min-w-16 border border-quiet font-bold ${answer === word ? 'bg-ink text-ground' : ''}`}
-            onClick={() => {
-              onAnswer(answer === word ? '' : word)
-            }}
-          >
-            {word}
-          </button>
-        ))}
-      </span>
+      <Segments
+        label={condition.label}
+        size="answer"
+        options={YES_NO}
+        chosen={YES_NO.find((option) => option.key === answer)?.key}
+        onChoose={onAnswer}
+        onUnsay={() => {
+          onAnswer('')
+        }}
+      />
     </div>
   )
 }

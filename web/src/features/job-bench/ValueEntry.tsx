@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { TestCard } from '../../shared/api/types'
+import { Segments } from '../../shared/ui/Segments'
 import { Digits } from './Digits'
 import type { PadDraft } from './pad'
 
@@ -68,21 +69,15 @@ function Units({ test, draft, onDraft }: Props) {
   const unit = draft.unit || test.units[0]
   if (test.units.length < 2) return <span className="text-reading">{unit}</span>
   return (
-    <span role="group" aria-label="Unit" className="flex">
-      {test.units.map((symbol) => (
-        <button
-          key={symbol}
-          type="button"
-          aria-pressed={unit === symbol}
-          className={`-ml-px min-h-14 min-w-14 border border-quiet px-3 text-lead font-bold ${unit === symbol ? 'bg-ink text-ground' : ''}`}
-          onClick={() => {
-            onDraft({ ...draft, unit: symbol })
-          }}
-        >
-          {symbol}
-        </button>
-      ))}
-    </span>
+    <Segments
+      label="Unit"
+      size="tall"
+      options={test.units.map((symbol) => ({ key: symbol, label: symbol }))}
+      chosen={unit}
+      onChoose={(symbol) => {
+        onDraft({ ...draft, unit: symbol })
+      }}
+    />
   )
 }
 

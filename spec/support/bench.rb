@@ -90,8 +90,8 @@ module Bench
       label = Wattomneum::Evidence::Conditions::DEFINITIONS.fetch(key)['label']
       if said.is_a?(Numeric)
         fill_in label, with: said.to_s if page.has_field?(label, wait: 0, exact: false)
-      elsif page.has_css?("[role=group][aria-label='#{label}']", wait: 0)
-        find("[role=group][aria-label='#{label}']").click_button(said)
+      elsif page.has_css?("[role=radiogroup][aria-label='#{label}']", wait: 0)
+        find("[role=radiogroup][aria-label='#{label}']").click_button(said)
       end
     end
   end

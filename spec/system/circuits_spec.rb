@@ -52,8 +52,8 @@ RSpec.describe 'Circuits' do
   it 'ranks the common cause of what is dead and what works' do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
-    ['Fuel pump', 'Fuel heater'].each { |name| find("[role=group][aria-label='#{name}']").click_button('dead') }
-    find('[role=group][aria-label="Fuel pump relay clicks"]').click_button('works')
+    ['Fuel pump', 'Fuel heater'].each { |name| find("[role=radiogroup][aria-label='#{name}']").click_button('dead') }
+    find('[role=radiogroup][aria-label="Fuel pump relay clicks"]').click_button('works')
     within('section[aria-label="Common cause"]') do
       expect(page).to have_content('1. Explains all of it')
       expect(find('li', text: '1.')).to have_content('G9 Tank ground on the left rail')
@@ -64,7 +64,7 @@ RSpec.describe 'Circuits' do
   it 'says what to look at next to tell the causes apart, and takes the answer on the spot' do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
-    find('[role=group][aria-label="Fuel pump"]').click_button('dead')
+    find('[role=radiogroup][aria-label="Fuel pump"]').click_button('dead')
     within('section[aria-label="Look at next"]') do
       expect(page).to have_content('Look at next: Fuel pump relay clicks')
       click_button 'works'
@@ -72,7 +72,7 @@ RSpec.describe 'Circuits' do
       click_button 'works'
     end
     expect(page).to have_no_css('section[aria-label="Look at next"]')
-    expect(find('[role=group][aria-label="Fuel heater"] [aria-checked=true]')).to have_content('works')
+    expect(find('[role=radiogroup][aria-label="Fuel heater"] [aria-checked=true]')).to have_content('works')
     within('section[aria-label="Common cause"]') { expect(find('li', text: '1.')).to have_content('M2 Fuel pump') }
   end
 
@@ -123,8 +123,10 @@ RSpec.describe 'Circuits' do
     press.call(:enter)
     expect(page).to have_css('h2', text: 'K11:86')
     tab_to.call('Running')
-    3.times { press.call(:arrow_left) }
-    expect(focused.call.accessible_name).to eq('Isolator on')
+    ['Cranking', 'Key on', 'Isolator on'].each do |name|
+      press.call(:arrow_left)
+      expect(page).to have_css('[role=radio]:focus', text: name)
+    end
     press.call(:enter)
     expect(page).to have_css('tr[aria-current]', text: 'Isolator on')
     tab_to.call('open this: G8')

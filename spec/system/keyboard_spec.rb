@@ -118,9 +118,9 @@ RSpec.describe 'By keyboard alone' do
 
         tab_to_label(label)
         press(said.to_s)
-      elsif page.has_css?("form [role=group][aria-label='#{label}']", wait: 0)
+      elsif page.has_css?("form [role=radiogroup][aria-label='#{label}']", wait: 0)
         tab_to do |element|
-          element.text == said && page.evaluate_script("arguments[0].closest('[role=group]')?.getAttribute('aria-label')",
+          element.text == said && page.evaluate_script("arguments[0].closest('[role=radiogroup]')?.getAttribute('aria-label')",
                                                        element) == label
         end
         press(:space)

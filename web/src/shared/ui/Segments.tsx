@@ -36,7 +36,7 @@ export function Segments<Key extends string>({
       aria-label={label}
       value={chosen ?? ''}
       rovingFocus={onUnsay === undefined}
-      className="flex flex-none flex-wrap"
+      className="flex max-w-full flex-none flex-wrap"
       onValueChange={(value) => {
         const said = options.find((option) => option.key === value)
         if (said) onChoose(said.key)

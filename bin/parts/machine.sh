@@ -57,12 +57,23 @@ need_base_packages() {
     /usr/share/doc/postgresql-15/copyright:postgresql-15 /usr/lib/x86_64-linux-gnu/libyaml.so:libyaml-dev
 }
 
-install_gems() {
+# Gems and front end side by side: neither needs the other.
+install_packages() {
   export BUNDLE_PATH="$root/vendor/bundle" BUNDLE_GEMFILE="$root/Gemfile" BUNDLE_FROZEN=true BUNDLE_SILENCE_ROOT_WARNING=true
+  install_gems &
+  local gems=$!
+  install_node_packages
+  build_front_end
+  wait "$gems"
+}
+
+install_gems() {
   local digest
   digest=$(cat "$root/Gemfile" "$root/Gemfile.lock" <(ruby --version) | sha256sum | cut -d' ' -f1)
   stale gems "$digest" || return 0
   say 'Installing gems (about two minutes the first time)'
+  # Nokogiri builds its own libxml2 in more than a minute where Debian's is not at hand.
+  if pkg-config --exists libxml-2.0 libxslt libexslt 2>/dev/null; then export NOKOGIRI_USE_SYSTEM_LIBRARIES=true; fi
   step gems bundle install --jobs 2
   stamp gems "$digest"
 }

@@ -68,8 +68,9 @@ module Bench
     before = readings_shown
     find('[data-step] button').click
     within('form[aria-label^="Reading"]') { enter(measured) }
-    answer_question_if_asked
-    expect(page).to have_css('#evidence span', text: (before + 1).to_s)
+    wait_for_saving_or_question(before + 1)
+    find('form [role=alert]').find('button', text: 'as I typed it').click if asked?
+    expect(page).to have_css('#evidence span', exact_text: (before + 1).to_s)
     expect(page).to have_no_css('form[aria-label^="Reading"]')
   end
 
@@ -96,11 +97,12 @@ module Bench
     end
   end
 
-  def answer_question_if_asked
-    return unless page.has_css?('form [role=alert] button, #evidence', wait: 2) && page.has_css?('form [role=alert] button', wait: 0.6)
-
-    find('form [role=alert]').find('button', text: 'as I typed it').click
+  # Whichever comes first ends the wait.
+  def wait_for_saving_or_question(count)
+    expect(page).to have_css('#evidence span', exact_text: count.to_s).or have_css('form [role=alert] button')
   end
+
+  def asked? = page.has_css?('form [role=alert] button', wait: 0)
 
   def record_repair(step, unit)
     find('[data-step] button').click

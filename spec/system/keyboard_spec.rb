@@ -92,7 +92,8 @@ RSpec.describe 'By keyboard alone' do
     key_conditions(measured.conditions)
     tab_to_button('Save the reading')
     press(:enter)
-    if page.has_css?('form [role=alert] button', wait: 0.6)
+    wait_for_saving_or_question(before + 1)
+    if asked?
       tab_to_button('as I typed it')
       press(:enter)
     end

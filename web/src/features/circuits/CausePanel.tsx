@@ -72,7 +72,15 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
       {dead.length > 0 && (
         <section aria-label="Common cause" aria-live="polite">
           <ErrorNote error={error} />
-          <ol>
+          {look && (
+            <NextLook
+              look={look}
+              onAnswer={(answer) => {
+                say(look.key, answer)
+              }}
+            />
+          )}
+          <ol className={look ? 'pt-4' : ''}>
             {data?.causes.slice(0, 3).map((cause, index) => (
               <OneCause
                 key={cause.items.map((item) => item.key).join()}
@@ -82,14 +90,6 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
               />
             ))}
           </ol>
-          {look && (
-            <NextLook
-              look={look}
-              onAnswer={(answer) => {
-                say(look.key, answer)
-              }}
-            />
-          )}
           {data?.pairs[0] && (
             <p className="pt-2">
               <strong className="font-semibold">Or two faults at once:</strong>{' '}

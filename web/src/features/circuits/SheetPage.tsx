@@ -198,7 +198,7 @@ export function SheetPage() {
                 }}
               />
             </label>
-            <Segments label="List" options={LISTS} chosen={list} onChoose={setList} />
+            <Segments label="List" size="answer" options={LISTS} chosen={list} onChoose={setList} />
           </form>
           {list === 'pins' ? (
             <PinTable

@@ -38,15 +38,16 @@ module Wattomneum
         before = sound.volt(watch, key_state)
         return ((now - before).abs > MOVES_VOLT ? :moved : nil) if watch.signal?
 
-        worked = sound.works?(watch, key_state)
-        works = works?(watch, key_state)
+        worked = sound.whole?(watch, key_state) && watch.works?(before, key_state)
+        works = whole?(watch, key_state) && watch.works?(now, key_state)
         return worked ? :dead : :alive if worked != works
 
         :moved if (now - before).abs > @circuit.sheet.system_volt / 10.0 && (watch.states.nil? || watch.states.include?(key_state))
       end
 
-      private
-
+      # @param watch [Watch]
+      # @param key_state [String]
+      # @return [Boolean] false where its own element is open
       def whole?(watch, key_state)
         element = @circuit.element(watch)
         element.nil? || @settled.fetch(key_state).solution.conducting[element]

@@ -23,6 +23,8 @@ module DemoFleet
     owner.run("drop schema if exists #{COPY} cascade")
     owner.run("create schema #{COPY}")
     tables.each { |table| owner.run("create table #{COPY}.#{table} as table public.#{table}") }
+    owner.run("create table #{COPY}.counters as select sequencename, last_value from pg_sequences
+               where schemaname = 'public' and last_value is not null")
     MADE.make_true
   end
 
@@ -30,9 +32,8 @@ module DemoFleet
     tables.each do |table|
       given = owner.schema(table).reject { |_, column| column[:generated] }.map { |name, _| owner.literal(Sequel.identifier(name)) }.join(', ')
       owner.run("insert into public.#{table} (#{given}) overriding system value select #{given} from #{COPY}.#{table}")
-      counter = owner.primary_key_sequence(table) or next
-      owner.run("select setval('#{counter}', coalesce((select max(id) from public.#{table}), 0) + 1, false)")
     end
+    owner.run("select setval(('public.' || quote_ident(sequencename))::regclass, last_value) from #{COPY}.counters")
   end
   private_class_method :make, :copy_back
 

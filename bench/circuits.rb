@@ -41,8 +41,8 @@ all_blasts = best_of(3) do
   circuit.items.each { |item| blast.of(item) }
 end
 causes = model::CommonCause.new(blast, circuit)
-cause = best_of(7) { causes.rank(dead: %w[P0251 P0403 P0045], working: %w[A1 Y51]) }
-pairs = best_of(3) { causes.rank_pairs(dead: %w[Y51 A1:A/41], working: %w[A1 Y52]) }
+cause = best_of(7) { causes.explain(dead: %w[P0251 P0403 P0045], working: %w[A1 Y51]).causes }
+pairs = best_of(3) { causes.explain(dead: %w[Y51 A1:A/41], working: %w[A1 Y52]).pairs }
 
 puts format('%<sheet>s: %<nodes>d nodes, %<branches>d branches; floor: one ngspice process %<floor>.1f ms',
             sheet: LARGEST, nodes: circuit.names.size, branches: circuit.owned.size, floor: ngspice * 1000)

@@ -60,12 +60,11 @@ module Server
       # @raise [Wattomneum::Error] if the sheet has no such item or field
       def override(input)
         unless input[:lock_version] == lock_version
-          raise Refusals::EditConflict,
-                'Somebody else changed this sheet meanwhile. Look at it and save again'
+          raise Refusals::EditConflict, 'Somebody else changed this sheet meanwhile. Look at it and save again'
         end
 
         changed = overrides.to_h.merge(input[:overrides].transform_keys(&:to_s)) { |_, old, new| old.merge(new) }
-        Models::SheetVersion.with_pk!(version_id).to_core.with_overrides(changed)
+        version.to_core.with_overrides(changed)
         update(overrides: Sequel.pg_jsonb(changed))
       end
     end

@@ -55,9 +55,8 @@ module Server
       end
 
       def circuit_item(id, kind, name, label, unit_number)
-        place = kind == 'wire' ? "wire=#{name}" : "pin=#{name}"
-        place = "part=#{name}" if kind == 'part'
-        { kind: 'circuit', id: "#{id}?#{place}", label: kind == 'wire' ? "Wire #{name}" : name, detail: "#{label}, on #{unit_number}" }
+        { kind: 'circuit', id: "#{id}?#{URI.encode_www_form(kind => name)}", label: kind == 'wire' ? "Wire #{name}" : name,
+          detail: "#{label}, on #{unit_number}" }
       end
 
       def batteries

@@ -69,17 +69,21 @@ module Server
           raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
 
           fitted.override(contract!(Contracts::SheetOverrides))
-          @fitted = @machine = nil
+          @machine = nil
           [200, Presenters::Circuits::SheetTable.call(machine, head)]
         end
       end
 
       private
 
-      def fitted = @fitted ||= Models::UnitSheet.where(id: id_param).eager(:unit, version: :sheet).first
+      # nil where the id is that of a version by itself; asked once either way.
+      def fitted
+        @fitted = Models::UnitSheet.where(id: id_param).eager(:unit, version: :sheet).first unless defined?(@fitted)
+        @fitted
+      end
 
       def version
-        fitted&.version || Models::SheetVersion.where(id: id_param).eager(:sheet).first || raise(Refusals::NotFound, 'No such sheet')
+        @version ||= fitted&.version || Models::SheetVersion.where(id: id_param).eager(:sheet).first || raise(Refusals::NotFound, 'No such sheet')
       end
 
       def machine = @machine ||= Queries::Machines.of(version, fitted ? fitted.overrides.to_h : {})

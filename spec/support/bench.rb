@@ -117,6 +117,6 @@ module Bench
 
   def put_everything_back
     all('button', text: 'Put back').each(&:click)
-    expect(page).to have_no_button('Put back')
+    expect(page).to have_no_button('Put back', disabled: :all)
   end
 end

@@ -26,9 +26,19 @@ RSpec.describe 'Circuits' do
     within('section[aria-label="Goes to ground"]') { expect(page).to have_content('A1 Engine control unit') }
   end
 
+  it 'lands on a component by its first pin, and on a pin with a sign in its name' do
+    { 'K11' => 'K11:30', 'BAT:+' => 'BAT:+' }.each do |typed, landed|
+      find('body').send_keys('/')
+      fill_in 'Find a unit, battery or job', with: typed
+      find('[role=option]', text: /\A#{Regexp.escape(typed)}\s/, match: :first).click
+      expect(page).to have_css('h2', text: landed)
+      expect(page).to have_css('section[aria-label="Comes from"]')
+    end
+  end
+
   it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet' do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
-    row = -> { find('tr', text: %r{\AA/1 }) }
+    row = -> { find('tr', text: %r{\AA/1\s}) }
     expect(row.call).to have_content('24.99 V')
     choose_state('Isolator on')
     expect(row.call).to have_content('0.00 V')
@@ -80,7 +90,7 @@ RSpec.describe 'Circuits' do
     open_sheet('T-03', 'Auxiliary heater, long frame run')
     click_button 'What stays live'
     choose_state('Isolator open')
-    expect(page).to have_css('li', text: %r{U3:A/1 Heater})
+    expect(page).to have_css('li', text: %r{U3:A/1\sHeater})
   end
 
   it 'keeps a ruling on a conflict as local truth, with who ruled' do

@@ -70,7 +70,7 @@ RSpec.describe 'By keyboard alone' do
     when 'put_back'
       tab_to_button('Put back')
       press(:enter)
-      expect(page).to have_no_button('Put back')
+      expect(page).to have_no_button('Put back', disabled: :all)
     when 'close'
       blur_and_press('n')
       on_page('This job is closed')

@@ -47,10 +47,9 @@ module Server
         # @param dead [Array<String>]
         # @param working [Array<String>]
         def common_cause(dead, working)
-          causes = @machine.causes.rank(dead: dead, working: working).first(5)
-          pairs = @machine.causes.rank_pairs(dead: dead, working: working).first(3)
-          { causes: causes.map { |one| cause(one) }, pairs: pairs.map { |pair| pair.map { |one| cause(one) } },
-            next_look: next_look(@machine.causes.next_look(dead: dead, working: working)) }
+          found = @machine.causes.explain(dead: dead, working: working)
+          { causes: found.causes.first(5).map { |one| cause(one) }, next_look: next_look(found.next_look),
+            pairs: found.pairs.first(3).map { |pair| pair.map { |one| cause(one) } } }
         end
 
         private
@@ -90,8 +89,8 @@ module Server
 
         # A component named as a whole stands for its own pins and rings.
         def items(cause)
-          named = cause.items.select(&:whole?).map(&:uuid)
-          cause.items.select { |item| item.whole? || !named.include?(item.uuid) }
+          named = cause.items.select(&:whole).map(&:uuid)
+          cause.items.select { |item| item.whole || !named.include?(item.uuid) }
                .map { |item| { key: item.key, label: item.label, kind: item.kind.tr('_', ' '), zone: item.zone } }
         end
 

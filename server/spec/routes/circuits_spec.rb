@@ -154,7 +154,10 @@ RSpec.describe Server::Routes::Circuits do
       unit = truck
       fitted = Server::Models::UnitSheet.fit(unit, Server::Models::Sheet.bring_in(own), at: Time.now.utc - 5)
       found = read('/api/find?q=K77:30')['found'].select { |one| one['kind'] == 'circuit' }
-      expect(found.map { |one| one['id'] }).to eq(["#{fitted.id}?pin=K77:30"])
+      expect(found.map { |one| one['id'] }).to eq(["#{fitted.id}?pin=K77%3A30"])
+      ids = ->(words) { read("/api/find?q=#{URI.encode_www_form_component(words)}")['found'].map { |one| one['id'] } }
+      expect(ids.call('K77').first).to eq("#{fitted.id}?part=K77")
+      expect(ids.call('BAT_A:+')).to be_any.and all(end_with('?pin=BAT_A%3A%2B'))
       expect(read('/api/find?q=wire%20facebolts')['found'].map { |one| [one['label'], one['detail']] })
         .to eq([['Wire facebolts', "M1:case to BLOCK:metal, on #{unit.number}"]])
       pins = Server::DB[:place_pin].join(:place, id: :place_id).where(unit_id: unit.id).select_hash(:key, :pin)

@@ -5,11 +5,8 @@ module Wattomneum
     # A sheet made ready for solving: nodes, branches, and which item each branch belongs to.
     class Circuit
       # Something that can be opened: a wire, or a component as a whole or in one of its parts.
-      #   key: "wire 101", "F3", "X1 pin 4"; branches: indices
-      Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, keyword_init: true) do
-        # @return [Boolean] false for one contact, pin or ring of a component
-        def whole? = kind == 'wire' || !key.include?(' ')
-      end
+      #   key: "wire 101", "F3", "X1 pin 4"; branches: indices; whole: false for one contact, pin or ring of a component
+      Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, :whole, keyword_init: true)
       # A branch with what it belongs to; part is nil for a wire.
       Owned = Struct.new(:branch, :part, :wire, keyword_init: true)
 
@@ -123,7 +120,7 @@ module Wattomneum
 
       def wire_item(wire)
         Item.new(key: "wire #{wire.number}", uuid: wire.uuid, kind: 'wire', label: wire_words(wire), zone: wire.zone,
-                 branches: [@by_wire.fetch(wire.uuid)])
+                 branches: [@by_wire.fetch(wire.uuid)], whole: true)
       end
 
       def wire_words(wire) = ["wire #{wire.number}", wire.colour, wire.size].compact.join(' ')
@@ -132,15 +129,15 @@ module Wattomneum
         indices = @by_part[part.id] || []
         return [] if indices.empty?
 
-        whole = part_item(part, part.id, part.label, indices)
+        whole = part_item(part, part.id, part.label, indices, whole: true)
         named = indices.select { |index| @owned[index].branch.name }
         return [whole] if named.size < 2
 
-        [whole, *named.map { |index| part_item(part, "#{part.id} #{@owned[index].branch.name}", describe(index), [index]) }]
+        [whole, *named.map { |index| part_item(part, "#{part.id} #{@owned[index].branch.name}", describe(index), [index], whole: false) }]
       end
 
-      def part_item(part, key, label, indices)
-        Item.new(key: key, uuid: part.uuid, kind: part.kind, label: label, zone: part.zone, branches: indices)
+      def part_item(part, key, label, indices, whole:)
+        Item.new(key: key, uuid: part.uuid, kind: part.kind, label: label, zone: part.zone, branches: indices, whole: whole)
       end
     end
   end

@@ -12,7 +12,7 @@ module Wattomneum
       # An answer expected to say less is not worth the walk (ours).
       LEAST_BIT = 0.25
 
-      # @param causes [Array<CommonCause::Cause>] with probabilities
+      # @param causes [Array<Explanation::Cause>] with probabilities
       # @param watches [Array<Watch>] that nobody has looked at
       def initialize(causes, watches)
         @causes = causes
@@ -30,10 +30,10 @@ module Wattomneum
 
       private
 
-      def dead_ratio(cause, watch) = cause.kills?(watch.key) ? 1 - CommonCause::MISTAKEN : CommonCause::MISTAKEN
+      def dead_ratio(cause, watch) = cause.kills?(watch.key) ? 1 - Explanation::MISTAKEN : Explanation::MISTAKEN
 
       def gain_bit(watch)
-        entropy_bit(@causes.sum { |cause| cause.probability * dead_ratio(cause, watch) }) - entropy_bit(CommonCause::MISTAKEN)
+        entropy_bit(@causes.sum { |cause| cause.probability * dead_ratio(cause, watch) }) - entropy_bit(Explanation::MISTAKEN)
       end
 
       def entropy_bit(ratio) = -[ratio, 1 - ratio].sum { |one| one * Math.log2(one) }

@@ -34,7 +34,6 @@ module Wattomneum
       # @param places [Hash{String => String}] key of a named place to the node it is
       # @param loops [Array<Loop>]
       # @param note [String, nil]
-      # @param loose_ends [Array<LooseEnd>]
       def initialize(key:, title:, system_volt:, reference:, parts:, wires:, states: STATES, zones: {}, links: [], redrawn: [],
                      loose_ends: [], places: {}, loops: [], note: nil)
         @key = key

@@ -26,7 +26,7 @@ module Wattomneum
       # @param watch [Watch]
       # @param key_state [String]
       # @return [Boolean] whether it has its volts and its own element is whole: an open coil has them all and does not click
-      def works?(watch, key_state) = whole?(watch, key_state) && watch.works?(volt(watch, key_state), key_state)
+      def works?(watch, key_state) = conducts?(watch, key_state) && watch.works_at?(volt(watch, key_state))
 
       # @param watch [Watch]
       # @param key_state [String]
@@ -38,17 +38,17 @@ module Wattomneum
         before = sound.volt(watch, key_state)
         return ((now - before).abs > MOVES_VOLT ? :moved : nil) if watch.signal?
 
-        worked = sound.whole?(watch, key_state) && watch.works?(before, key_state)
-        works = whole?(watch, key_state) && watch.works?(now, key_state)
+        worked = sound.conducts?(watch, key_state) && watch.works_at?(before)
+        works = conducts?(watch, key_state) && watch.works_at?(now)
         return worked ? :dead : :alive if worked != works
 
-        :moved if (now - before).abs > @circuit.sheet.system_volt / 10.0 && (watch.states.nil? || watch.states.include?(key_state))
+        :moved if (now - before).abs > @circuit.sheet.system_volt / 10.0 && conducts?(watch, key_state)
       end
 
       # @param watch [Watch]
       # @param key_state [String]
-      # @return [Boolean] false where its own element is open
-      def whole?(watch, key_state)
+      # @return [Boolean] false where its own element is open, or not switched on
+      def conducts?(watch, key_state)
         element = @circuit.element(watch)
         element.nil? || @settled.fetch(key_state).solution.conducting[element]
       end

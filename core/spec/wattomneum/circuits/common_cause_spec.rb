@@ -10,7 +10,7 @@ RSpec.describe Wattomneum::Circuits::CommonCause do
   # Typical (common practice): a crank-but-no-fuel machine with a silent pump relay is one missing ground at the relay coil.
   it 'finds the one ground at the relay coil behind a silent pump relay, a dead pump and a dead heater' do
     _, _, causes = blasts['fuel_pump']
-    best = causes.rank(dead: %w[K11 M2 B12]).first
+    best = causes.explain(dead: %w[K11 M2 B12]).causes.first
     expect(best.items.map(&:key)).to include('G8', 'wire 8', 'wire 7')
     expect(best.items.map(&:key)).not_to include('G9')
     expect(best).to have_attributes(misses: [], breaks: [], explains: match_array(%w[K11 M2 B12]))
@@ -18,28 +18,28 @@ RSpec.describe Wattomneum::Circuits::CommonCause do
 
   it 'takes the pump side apart from the coil side by what still clicks' do
     _, _, causes = blasts['fuel_pump']
-    best = causes.rank(dead: %w[M2 B12], working: %w[K11]).first
+    best = causes.explain(dead: %w[M2 B12], working: %w[K11]).causes.first
     expect(best.items.map(&:key)).to include('G9', 'F15', 'wire 10')
     expect(best.items.map(&:key)).not_to include('G8')
   end
 
   it 'takes trouble codes for what sets them' do
     _, _, causes = blasts['ecu_power']
-    best = causes.rank(dead: %w[P0251 P0403 P0045 P0480], working: %w[Y51 A1]).first
+    best = causes.explain(dead: %w[P0251 P0403 P0045 P0480], working: %w[Y51 A1]).causes.first
     expect(best.items.map(&:key)).to include('F14', 'SP2')
     expect(best.also_dead).to be_empty
   end
 
   it 'names two independent causes where no single one explains it all' do
     _, _, causes = blasts['ecu_power']
-    pair = causes.rank_pairs(dead: %w[Y51 A1:A/41], working: %w[Y52 Y53 Y1 A1:B/3 A1]).first
+    pair = causes.explain(dead: %w[Y51 A1:A/41], working: %w[Y52 Y53 Y1 A1:B/3 A1]).pairs.first
     expect(pair.map { |cause| cause.explains.first }).to match_array(%w[Y51 A1:A/41])
   end
 
   it 'asks for something dead and refuses what the sheet has not' do
     _, _, causes = blasts['fuel_pump']
-    expect { causes.rank(dead: []) }.to raise_error(Wattomneum::InvalidQuantityError, /at least one/)
-    expect { causes.rank(dead: ['P9999']) }.to raise_error(Wattomneum::UnknownKeyError, /nothing on sheet fuel_pump is called P9999/)
+    expect { causes.explain(dead: []).causes }.to raise_error(Wattomneum::InvalidQuantityError, /at least one/)
+    expect { causes.explain(dead: ['P9999']).causes }.to raise_error(Wattomneum::UnknownKeyError, /nothing on sheet fuel_pump is called P9999/)
   end
 
   # 500 injected faults in feeds, grounds, splices and fuses; what a list shows is found by solving the machine with the item open.
@@ -70,7 +70,7 @@ RSpec.describe Wattomneum::Circuits::CommonCause do
     def first_holds?(causes, item, dead, working)
       return false if dead.empty?
 
-      causes.rank(dead: dead, working: working).first.items.map(&:key).include?(item.key)
+      causes.explain(dead: dead, working: working).causes.first.items.map(&:key).include?(item.key)
     end
 
     it 'holds the injected one in the first group at least 95 times in 100, and 80 with one observation in ten wrong or missing' do

@@ -2,7 +2,7 @@
 
 RSpec.describe Wattomneum::Circuits::NextLook do
   def cause(probability, *kills)
-    Wattomneum::Circuits::CommonCause::Cause.new(probability: probability, explains: kills, breaks: [], also_dead: [])
+    Wattomneum::Circuits::Explanation::Cause.new(probability: probability, dies: kills)
   end
 
   def watch(key) = Wattomneum::Circuits::Watch.new(key: key)
@@ -35,9 +35,9 @@ RSpec.describe Wattomneum::Circuits::NextLook do
   def follow(causes, dies, items)
     dead = [dies.first]
     working = []
-    while (look = causes.next_look(dead: dead, working: working))
+    while (look = causes.explain(dead: dead, working: working).next_look)
       (dies.include?(look.watch.key) ? dead : working) << look.watch.key
     end
-    [dead.size + working.size, causes.rank(dead: dead, working: working).first.items.map(&:key).sort == items.map(&:key).sort]
+    [dead.size + working.size, causes.explain(dead: dead, working: working).causes.first.items.map(&:key).sort == items.map(&:key).sort]
   end
 end

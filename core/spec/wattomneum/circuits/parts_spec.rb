@@ -56,11 +56,13 @@ system_volt: system_volt)
 
     it 'works from 70 % of the system, or from what its sheet says, and only where it is switched on inside' do
       watch = ->(row) { part(row).watches.first }
-      expect([watch.call('{ id: L, kind: load, ohm: 5 }').works?(8.3, 'off'),
-              watch.call('{ id: L, kind: load, ohm: 5 }').works?(8.5, 'off')]).to eq([false, true])
-      expect(watch.call('{ id: L, kind: load, ohm: 5, works_from_volt: 4 }').works?(4.1, 'off')).to be(true)
-      inside = watch.call('{ id: L, kind: load, ohm: 5, active_in: [running] }')
-      expect([inside.works?(12.0, 'key_on'), inside.works?(12.0, 'running')]).to eq([false, true])
+      expect([watch.call('{ id: L, kind: load, ohm: 5 }').works_at?(8.3),
+              watch.call('{ id: L, kind: load, ohm: 5 }').works_at?(8.5)]).to eq([false, true])
+      expect(watch.call('{ id: L, kind: load, ohm: 5, works_from_volt: 4 }').works_at?(4.1)).to be(true)
+      inside = settled(sheet_of(['{ id: BAT, kind: battery }', '{ id: L, kind: load, ohm: 5, active_in: [running] }'],
+                                ['{ number: 1, from: BAT:+, to: L:1 }', '{ number: 2, from: L:2, to: BAT:- }']))
+      works = ->(state) { Wattomneum::Circuits::Workings.new(inside).works?(inside.circuit.watches.find { |one| one.key == 'L' }, state) }
+      expect([volts_at(inside, 'L:1', 'key_on') > 12, works.call('key_on'), works.call('running')]).to eq([true, false, true])
     end
   end
 

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
+import { Button } from '../../shared/ui/Button'
 import { ANSWERS, commonCause, type Answer, type CommonCause, type SheetTable } from './api'
 import { NextLook } from './NextLook'
 import { spokenItem } from './spoken'
@@ -25,16 +26,16 @@ function OneCause({ cause, rank, onOpen }: { cause: CommonCause; rank: number; o
       </p>
       <p className="py-1">
         {cause.items.slice(0, 8).map((item) => (
-          <button
+          <Button
             key={item.key}
-            type="button"
-            className="mr-3 inline-block min-h-12 text-left underline decoration-hair underline-offset-4 desk:min-h-7"
+            look="inline"
+            className="mr-3"
             onClick={() => {
               onOpen(item.key)
             }}
           >
             {spokenItem(item)}
-          </button>
+          </Button>
         ))}
         {cause.items.length > 8 && <span className="text-quiet">and {cause.items.length - 8} more</span>}
       </p>

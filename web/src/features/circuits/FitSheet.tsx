@@ -1,23 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { client, reply } from '../../shared/api/http'
+import { units } from '../../shared/api/units'
 import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFitSheet, type SheetLine } from './api'
 
-const unitNames = () => ({
-  queryKey: ['units', 'list', false] as const,
-  queryFn: () => reply(client.GET('/api/units', { params: { query: { retired: 'false' } } })),
-})
-
 /** Put a sheet onto a unit; a newer version takes the place of the one before and keeps what is the unit's own. */
 export function FitSheet({ sheets }: { sheets: SheetLine[] }) {
   const [unitId, setUnitId] = useState('')
   const [versionId, setVersionId] = useState('')
   const [requestId, renew] = useRequestId()
-  const { data } = useQuery(unitNames())
+  const { data } = useQuery(units(false))
   const fit = useFitSheet()
   return (
     <form

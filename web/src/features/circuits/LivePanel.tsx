@@ -3,8 +3,9 @@ import { useState } from 'react'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
+import { Button } from '../../shared/ui/Button'
 import { live, type SheetTable } from './api'
-import { spokenVolt } from './spoken'
+import { spokenPin, spokenVolt } from './spoken'
 
 const OPENS = ['isolator', 'fuse', 'fusible link', 'switch', 'relay', 'connector']
 
@@ -41,15 +42,14 @@ export function LivePanel({ sheet, state, onPin }: { sheet: SheetTable; state: s
         {data?.terminals.map((terminal) => (
           <li key={terminal.pin} className="rule-below grid grid-cols-[1fr_auto] items-center gap-x-4 py-1">
             <span>
-              <button
-                type="button"
-                className="min-h-12 font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-8"
+              <Button
+                look="inline"
                 onClick={() => {
                   onPin(terminal.pin)
                 }}
               >
-                {terminal.pin.replace(/:(joint|metal)$/, '')}
-              </button>{' '}
+                {spokenPin(terminal.pin)}
+              </Button>{' '}
               {terminal.label}
               {terminal.by.length > 0 && <span className="block text-quiet">by {terminal.by.join(', ')}</span>}
             </span>

@@ -1,5 +1,7 @@
 import { Link } from 'react-router'
+import { Button } from '../../shared/ui/Button'
 import type { CircuitNet } from './api'
+import { spokenPin } from './spoken'
 
 const ROLE: Record<string, string> = {
   feeds: 'feeds it',
@@ -30,17 +32,16 @@ export function NetList({
             key={run.number}
             className="rule-below grid grid-cols-[4.5rem_1fr_auto] items-center gap-x-3 py-1 desk:py-0.5"
           >
-            <button
-              type="button"
-              className="min-h-12 text-left font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-9"
+            <Button
+              look="inline"
               onClick={() => {
                 onWire(run.number)
               }}
             >
               {run.number}
-            </button>
+            </Button>
             <span>
-              {run.from.replace(/:(joint|metal)$/, '')} to {run.to.replace(/:(joint|metal)$/, '')}
+              {spokenPin(run.from)} to {spokenPin(run.to)}
               <span className="text-quiet">
                 {[run.colour, run.size].filter(Boolean).map((word) => `, ${word ?? ''}`)}
               </span>
@@ -52,15 +53,14 @@ export function NetList({
       <ul aria-label="Who hangs on it">
         {net.ends.map((end) => (
           <li key={end.node} className="flex flex-wrap items-center justify-between gap-x-4">
-            <button
-              type="button"
-              className="min-h-12 text-left font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-8"
+            <Button
+              look="inline"
               onClick={() => {
                 onPin(end.node)
               }}
             >
-              {end.node.replace(/:(joint|metal)$/, '')}
-            </button>
+              {spokenPin(end.node)}
+            </Button>
             <span className="text-quiet">
               {ROLE[end.role]}: {end.words}
             </span>

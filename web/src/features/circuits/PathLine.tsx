@@ -1,5 +1,6 @@
+import { Button } from '../../shared/ui/Button'
 import type { CircuitPath } from './api'
-import { spokenAmpere, spokenVolt } from './spoken'
+import { spokenAmpere, spokenPin, spokenVolt } from './spoken'
 
 type Step = CircuitPath['steps'][number]
 
@@ -68,21 +69,20 @@ export function PathLine({
                 </span>
               )}
               {!step.to.includes('inside') && (
-                <button
-                  type="button"
-                  className="min-h-12 font-label underline decoration-hair underline-offset-4 desk:min-h-8"
+                <Button
+                  look="inline"
                   onClick={() => {
                     onPick(step.to)
                   }}
                 >
-                  {step.to.replace(/:(joint|metal)$/, '')}
-                </button>
+                  {spokenPin(step.to)}
+                </Button>
               )}
             </span>
           </div>
         </li>
       ))}
-      <End name={path.ends_at.replace(/:metal$/, '')} side={side} />
+      <End name={spokenPin(path.ends_at)} side={side} />
     </ol>
   )
 }

@@ -4,7 +4,7 @@ import { Waiting } from '../../shared/ui/Waiting'
 import { pin as pinQuery, type PinAnswer } from './api'
 import { NetList } from './NetList'
 import { PathLine } from './PathLine'
-import { spokenVolt } from './spoken'
+import { spokenPin, spokenVolt } from './spoken'
 
 function Expected({ answer }: { answer: PinAnswer }) {
   const unplugs = answer.expected.some((one) => one.unloaded_volt !== null)
@@ -73,7 +73,7 @@ export function PinPanel({
     <div className="flex flex-col gap-5">
       <header>
         <h2 className="text-reading leading-tight">
-          {name.replace(/:(joint|metal)$/, '')} <span className="font-medium text-quiet">{data.label}</span>
+          {spokenPin(name)} <span className="font-medium text-quiet">{data.label}</span>
         </h2>
         <p className="text-quiet">
           {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}

@@ -1,3 +1,4 @@
+import { Button } from '../../shared/ui/Button'
 import type { SheetPart, SheetTable } from './api'
 import { spokenVolt } from './spoken'
 
@@ -26,16 +27,16 @@ function PartRows({
               <span className="font-medium">{part.label !== part.id && part.label}</span>{' '}
               <span className="font-medium text-quiet">{part.kind}</span>
             </span>
-            <button
-              type="button"
-              className="min-h-12 flex-none font-label font-medium underline decoration-hair underline-offset-4 desk:min-h-7"
+            <Button
+              look="inline"
+              className="flex-none"
               aria-label={`open this: ${part.id}`}
               onClick={() => {
                 onOpen(part.id)
               }}
             >
               open this
-            </button>
+            </Button>
           </span>
         </th>
       </tr>
@@ -46,16 +47,16 @@ function PartRows({
           aria-current={chosen === pin.node ? 'true' : undefined}
         >
           <td className="w-28 pl-2">
-            <button
-              type="button"
-              className="min-h-12 w-full text-left font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-8"
+            <Button
+              look="inline"
+              className="w-full justify-start"
               aria-label={`Pin ${pin.node}`}
               onClick={() => {
                 onPin(pin.node)
               }}
             >
               {pin.name}
-            </button>
+            </Button>
           </td>
           <td>
             {pin.wires.map((number) => (

@@ -137,13 +137,13 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
 /** A sheet as a table with its key-state switch on one side, the answer to what was asked on the other. */
 export function SheetPage() {
   const { id = '' } = useParams()
-  const [place, go] = useSheetPlace()
+  const [inAddress, go] = useSheetPlace()
   const [words, setWords] = useState('')
   const [list, setList] = useState<'pins' | 'wires'>('pins')
   const { data: sheet, error, isPending } = useQuery(sheetQuery(id))
   const { data: all } = useQuery(library())
   const answer = useRef<HTMLDivElement>(null)
-  const asked = place.pin ?? place.wire ?? place.open ?? place.ask
+  const asked = inAddress.part ?? inAddress.pin ?? inAddress.wire ?? inAddress.open ?? inAddress.ask
   const wide = useWide()
   // On a phone the answer stands above the long table: bring it into sight.
   useEffect(() => {
@@ -152,6 +152,9 @@ export function SheetPage() {
   if (isPending) return <Waiting what="the sheet" />
   if (error) return <ErrorNote error={error} />
 
+  // A component is shown by its first pin.
+  const firstPin = sheet.parts.find((part) => part.id === inAddress.part)?.pins[0]?.node ?? null
+  const place = { ...inAddress, pin: inAddress.pin ?? firstPin }
   const state = place.state ?? sheet.states.at(-1)?.key ?? ''
   const stateIndex = sheet.states.findIndex((one) => one.key === state)
   const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []

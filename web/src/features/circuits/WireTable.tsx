@@ -1,5 +1,6 @@
+import { Button } from '../../shared/ui/Button'
 import type { SheetWire } from './api'
-import { spokenAmpere } from './spoken'
+import { spokenAmpere, spokenPin } from './spoken'
 
 /** The wire list, with the current of the chosen key state. */
 export function WireTable({
@@ -31,19 +32,18 @@ export function WireTable({
             aria-current={chosen === wire.number ? 'true' : undefined}
           >
             <td className="pl-2">
-              <button
-                type="button"
-                className="min-h-12 font-label font-bold underline decoration-hair underline-offset-4 desk:min-h-8"
+              <Button
+                look="inline"
                 aria-label={`Wire ${wire.number}`}
                 onClick={() => {
                   onWire(wire.number)
                 }}
               >
                 {wire.number}
-              </button>
+              </Button>
             </td>
             <td>
-              {wire.from.replace(/:(joint|metal)$/, '')} – {wire.to.replace(/:(joint|metal)$/, '')}
+              {spokenPin(wire.from)} – {spokenPin(wire.to)}
             </td>
             <td className="hidden text-quiet desk:table-cell">
               {[wire.colour, wire.size, wire.length_m !== null && `${wire.length_m} m`].filter(Boolean).join(', ')}

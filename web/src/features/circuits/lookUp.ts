@@ -15,10 +15,10 @@ export function lookUp(sheet: SheetTable, typed: string) {
       part.pins.some((pin) => holds(words, pin.node) || pin.wires.some((number) => number.toLowerCase() === words)),
   )
   const wires = sheet.wires.filter((wire) => holds(words, wire.number, wire.from, wire.to, wire.colour))
-  const pin =
-    sheet.parts.flatMap((part) => part.pins).find((one) => one.node.toLowerCase() === words) ??
-    sheet.parts.find((part) => part.id.toLowerCase() === words)?.pins[0]
+  const pin = sheet.parts.flatMap((part) => part.pins).find((one) => one.node.toLowerCase() === words)
+  const part = sheet.parts.find((one) => one.id.toLowerCase() === words)
   const wire = wires.find((one) => one.number.toLowerCase() === words)
-  const landing: Partial<Place> | undefined = pin ? { pin: pin.node } : wire && { wire: wire.number }
+  const landing: Partial<Place> | undefined =
+    (pin && { pin: pin.node }) ?? (part && { part: part.id }) ?? (wire && { wire: wire.number })
   return { parts, wires, landing }
 }

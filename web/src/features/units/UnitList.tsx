@@ -5,7 +5,7 @@ import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
-import { units } from './api'
+import { units } from '../../shared/api/units'
 
 /** All units by yard; the ones with open work carry the mark. */
 export function UnitList() {

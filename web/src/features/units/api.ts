@@ -2,12 +2,6 @@ import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query
 import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
 import type { NewUnit, UnitSheet } from '../../shared/api/types'
 
-export const units = (retired: boolean) =>
-  queryOptions({
-    queryKey: ['units', 'list', retired],
-    queryFn: () => reply(client.GET('/api/units', { params: { query: { retired: retired ? 'true' : 'false' } } })),
-  })
-
 export const unit = (id: string) =>
   queryOptions({
     queryKey: ['units', 'sheet', id],

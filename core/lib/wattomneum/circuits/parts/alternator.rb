@@ -24,7 +24,7 @@ module Wattomneum
 
         def watches
           [Watch.new(key: id, label: "#{label} charges", kind: 'source', from: node('B+'), to: node('case'),
-                     least_volt: volt * CHARGES_RATIO, states: turning, codes: fields.fetch('codes', []).map(&:to_s))]
+                     least_volt: volt * CHARGES_RATIO, codes: fields.fetch('codes', []).map(&:to_s))]
         end
 
         CHARGES_RATIO = 0.95

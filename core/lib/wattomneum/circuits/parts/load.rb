@@ -17,7 +17,7 @@ module Wattomneum
         def watches
           [Watch.new(key: id, label: label, kind: 'load', from: node(pins.first), to: node(pins.last),
                      least_volt: number('works_from_volt') || (system_volt * WORKS_RATIO),
-                     states: fields['active_in'] && states, codes: fields.fetch('codes', []).map(&:to_s))]
+                     codes: fields.fetch('codes', []).map(&:to_s))]
         end
 
         # @return [Array<String>, nil] key states in which the sheet says it works; nil where it says nothing

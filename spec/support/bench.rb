@@ -25,7 +25,7 @@ module Bench
     find_unit(number)
     click_link 'Open a job'
     fill_in 'Complaint, in the driver’s words', with: complaint
-    click_button 'Open the job'
+    press find_button('Open the job')
     expect(page).to have_css('[data-step]')
   end
 
@@ -83,7 +83,13 @@ module Bench
     else
       fill_in 'Reading', with: measured.value.to_s.tr('.', ',')
     end
-    click_button 'Save the reading'
+    press find_button('Save the reading')
+  end
+
+  # On a phone the bar at the foot may lie over what is in view by its edge: a thumb scrolls first.
+  def press(button)
+    scroll_to(button, align: :center)
+    button.click
   end
 
   def say_conditions(conditions)
@@ -92,7 +98,7 @@ module Bench
       if said.is_a?(Numeric)
         fill_in label, with: said.to_s if page.has_field?(label, wait: 0, exact: false)
       elsif page.has_css?("[role=radiogroup][aria-label='#{label}']", wait: 0)
-        find("[role=radiogroup][aria-label='#{label}']").click_button(said)
+        press find("[role=radiogroup][aria-label='#{label}']").find_button(said)
       end
     end
   end

@@ -29,18 +29,18 @@ end
 
 model = Wattomneum::Circuits
 circuit = model::Library.fetch(LARGEST).circuit
-settled = model::SettledStates.new(circuit)
+settled = model::Solving::SettledStates.new(circuit)
 running = settled.fetch('running')
 text = deck(circuit, running)
 ngspice = best_of(7) { Open3.capture2e('ngspice', '-b', stdin_data: text) }
 solve = best_of(50) { circuit.network.solve(running.solution.conducting) }
-states = best_of(7) { model::SettledStates.new(circuit).all }
+states = best_of(7) { model::Solving::SettledStates.new(circuit).all }
 blast = nil
 all_blasts = best_of(3) do
-  blast = model::BlastRadius.new(settled)
+  blast = model::Questions::BlastRadius.new(settled)
   circuit.items.each { |item| blast.of(item) }
 end
-causes = model::CommonCause.new(blast, circuit)
+causes = model::Questions::CommonCause.new(blast, circuit)
 cause = best_of(7) { causes.explain(dead: %w[P0251 P0403 P0045], working: %w[A1 Y51]).causes }
 pairs = best_of(3) { causes.explain(dead: %w[Y51 A1:A/41], working: %w[A1 Y52]).pairs }
 

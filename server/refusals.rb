@@ -39,7 +39,7 @@ module Server
 
     # A sheet that can not be read; details hold every objection with line, column and way out.
     class UnreadableSheet < Refusal
-      # @param problems [Array<Wattomneum::Circuits::Problem>]
+      # @param problems [Array<Wattomneum::Circuits::Notation::Problem>]
       def initialize(problems)
         more = problems.size > 1 ? ", and #{problems.size - 1} more" : ''
         super("The sheet was not taken: #{problems.first}#{more}. Nothing was changed", details: { problems: problems.map(&:to_h) })

@@ -6,7 +6,7 @@ module Server
     class Sheet < Sequel::Model(:sheet)
       # Brings a sheet into the database: as a new version, or as the one that says the same already.
       #
-      # @param content [String] as Wattomneum::Circuits::SheetReader reads it
+      # @param content [String] as Wattomneum::Circuits::Notation::SheetReader reads it
       # @param wires_csv [String, nil]
       # @param by [Account, nil] nil for sheets that ship
       # @return [SheetVersion]
@@ -23,11 +23,11 @@ module Server
       end
 
       def self.read(content, wires_csv)
-        first_try = Wattomneum::Circuits::SheetReader.read(content, wires_csv: wires_csv)
+        first_try = Wattomneum::Circuits::Notation::SheetReader.read(content, wires_csv: wires_csv)
         raise Refusals::UnreadableSheet, first_try.problems if first_try.sheet.nil?
 
         earlier = SheetVersion.newest_of(first_try.sheet.key)&.to_core
-        Wattomneum::Circuits::SheetReader.read(content, wires_csv: wires_csv, earlier: earlier).sheet
+        Wattomneum::Circuits::Notation::SheetReader.read(content, wires_csv: wires_csv, earlier: earlier).sheet
       end
       private_class_method :read
     end

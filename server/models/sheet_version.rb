@@ -27,7 +27,7 @@ module Server
         # @param by [Account, nil]
         # @return [SheetVersion]
         def establish(sheet, core, by:)
-          content = Wattomneum::Circuits::SheetWriter.write(core)
+          content = Wattomneum::Circuits::Notation::SheetWriter.write(core)
           digest = Digest::SHA256.hexdigest(content)
           first(sheet_id: sheet.id, digest: digest) || make(sheet, core, content, digest, by)
         end
@@ -56,7 +56,7 @@ module Server
       end
 
       # @return [Wattomneum::Circuits::Sheet]
-      def to_core = Wattomneum::Circuits::SheetReader.read(content).sheet
+      def to_core = Wattomneum::Circuits::Notation::SheetReader.read(content).sheet
 
       # A job that uses it keeps it as it is.
       def freeze_for_use

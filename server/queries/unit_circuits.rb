@@ -24,8 +24,8 @@ module Server
       # @return [Wattomneum::Circuits::Machine]
       def machine(one) = Machines.of(one.version, one.overrides.to_h)
 
-      # @return [Array<Wattomneum::Circuits::Conflicts::Conflict>]
-      def conflicts = @conflicts ||= Wattomneum::Circuits::Conflicts.find(fitted.map { |one| machine(one).sheet })
+      # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
+      def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(fitted.map { |one| machine(one).sheet })
 
       # @return [Hash{String => Hash}] loop key to the places the sheets have on it
       def loop_places

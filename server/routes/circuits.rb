@@ -53,14 +53,14 @@ module Server
         allow!(:read)
         attachment "#{machine.sheet.key}.yml"
         content_type 'application/yaml', charset: 'utf-8'
-        Wattomneum::Circuits::SheetWriter.write(machine.sheet)
+        Wattomneum::Circuits::Notation::SheetWriter.write(machine.sheet)
       end
 
       get '/api/circuits/:id/wires.csv' do
         allow!(:read)
         attachment "#{machine.sheet.key}-wires.csv"
         content_type 'text/csv', charset: 'utf-8'
-        Wattomneum::Circuits::WireList.write(machine.sheet.wires)
+        Wattomneum::Circuits::Notation::WireList.write(machine.sheet.wires)
       end
 
       put '/api/circuits/:id/overrides' do

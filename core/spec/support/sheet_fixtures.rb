@@ -4,10 +4,10 @@
 module SheetFixtures
   # @param components [Array<String>] YAML flow rows
   # @param wires [Array<String>]
-  # @return [Wattomneum::Circuits::SheetReader::Result]
+  # @return [Wattomneum::Circuits::Notation::SheetReader::Result]
   def read_sheet(components, wires, system_volt: 12, reference: 'BAT:-', extra: '', earlier: nil)
-    Wattomneum::Circuits::SheetReader.read(sheet_text(components, wires, system_volt: system_volt, reference: reference, extra: extra),
-                                           earlier: earlier)
+    Wattomneum::Circuits::Notation::SheetReader.read(sheet_text(components, wires, system_volt: system_volt, reference: reference, extra: extra),
+                                                     earlier: earlier)
   end
 
   def sheet_text(components, wires, system_volt: 12, reference: 'BAT:-', extra: '')
@@ -19,7 +19,7 @@ module SheetFixtures
     read_sheet(components, wires, **rest).then { |result| result.sheet || raise(result.problems.join("\n")) }
   end
 
-  def settled(sheet, **rest) = Wattomneum::Circuits::SettledStates.new(sheet.circuit, **rest)
+  def settled(sheet, **rest) = Wattomneum::Circuits::Solving::SettledStates.new(sheet.circuit, **rest)
 
   # @return [Float] volts of a pin to the reference
   def volts_at(settled, pin, state) = settled.fetch(state).solution.volt(settled.circuit.node(pin))

@@ -5,7 +5,7 @@ module Server
     module Circuits
       # A conflict of the drawings, with how it was ruled.
       module Conflict
-        # @param conflict [Wattomneum::Circuits::Conflicts::Conflict]
+        # @param conflict [Wattomneum::Circuits::Questions::Conflicts::Conflict]
         # @param ruling [Models::Ruling, nil]
         # @param person [String, nil]
         def self.call(conflict, ruling, person)

@@ -68,7 +68,7 @@ module Server
         end
 
         def watches
-          workings = Wattomneum::Circuits::Workings.new(@machine.settled)
+          workings = Wattomneum::Circuits::Questions::Workings.new(@machine.settled)
           circuit.watches.map do |watch|
             { key: watch.key, label: watch.label, kind: watch.kind, codes: watch.codes,
               works: @sheet.states.keys.map { |state| watch.signal? ? nil : workings.works?(watch, state) } }

@@ -67,7 +67,7 @@ RSpec.describe Server::Routes::Circuits do
 
     it 'gives the sheet and its wire list to take away, and takes none from a reader' do
       expect(read("/api/circuits/#{sheet}/sheet.yml")).to include('sheet: ecu_power')
-      expect(read("/api/circuits/#{sheet}/wires.csv").lines.first.chomp.split(',')).to eq(Wattomneum::Circuits::WireList::HEADERS)
+      expect(read("/api/circuits/#{sheet}/wires.csv").lines.first.chomp.split(',')).to eq(Wattomneum::Circuits::Notation::WireList::HEADERS)
       write(:post, '/api/circuits', { content: 'sheet: x' })
       expect(status).to eq(403)
     end
@@ -88,7 +88,7 @@ RSpec.describe Server::Routes::Circuits do
     end
 
     it 'takes wires as a table with semicolons, and refuses an unreadable sheet with every objection and nothing changed' do
-      csv = Wattomneum::Circuits::WireList.write(newest('fuel_pump').to_core.wires).tr(',', ';').sub('6.5', '8,5')
+      csv = Wattomneum::Circuits::Notation::WireList.write(newest('fuel_pump').to_core.wires).tr(',', ';').sub('6.5', '8,5')
       expect(write(:post, '/api/circuits', { content: text, wires_csv: csv })['n']).to eq(newest('fuel_pump').n)
       count = Server::Models::SheetVersion.count
       write(:post, '/api/circuits', { content: text.sub('to: K11:86', 'to: K11:99').sub('rating_ampere: 15', 'rating_ampere: many') })

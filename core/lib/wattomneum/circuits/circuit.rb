@@ -19,7 +19,7 @@ module Wattomneum
         @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
         sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }
         branches = @owned.map { |one| network_branch(one.branch) }
-        @network = Network.new(@nodes.size, branches)
+        @network = Solving::Network.new(@nodes.size, branches)
         @names = @nodes.keys.freeze
         group_branches
         freeze
@@ -89,7 +89,7 @@ module Wattomneum
       def index(name) = @nodes[name] ||= @nodes.size
 
       def network_branch(branch)
-        Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: branch.ohm, volt: branch.volt)
+        Solving::Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: branch.ohm, volt: branch.volt)
       end
 
       def of_part(part) = part.branches.map { |branch| Owned.new(branch: branch, part: part) }

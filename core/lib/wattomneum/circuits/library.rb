@@ -14,7 +14,7 @@ module Wattomneum
       # @raise [UnknownKeyError] if no sheet of that key ships
       def self.fetch(key)
         text = TEXTS.fetch(key) { raise UnknownKeyError, "no sheet #{key} ships" }
-        SheetReader.read(text).sheet
+        Notation::SheetReader.read(text).sheet
       end
     end
   end

@@ -15,35 +15,35 @@ module Wattomneum
       # @return [Circuit]
       def circuit = @circuit ||= sheet.circuit
 
-      # @return [SettledStates]
-      def settled = @settled ||= SettledStates.new(circuit)
+      # @return [Solving::SettledStates]
+      def settled = @settled ||= Solving::SettledStates.new(circuit)
 
-      # @return [BlastRadius]
-      def blast = @blast ||= BlastRadius.new(settled)
+      # @return [Questions::BlastRadius]
+      def blast = @blast ||= Questions::BlastRadius.new(settled)
 
-      # @return [CommonCause]
-      def causes = @causes ||= CommonCause.new(blast, circuit)
+      # @return [Questions::CommonCause]
+      def causes = @causes ||= Questions::CommonCause.new(blast, circuit)
 
-      # @return [Trace]
-      def trace = @trace ||= Trace.new(sheet)
+      # @return [Questions::Trace]
+      def trace = @trace ||= Questions::Trace.new(sheet)
 
-      # @return [Array<Shorts::Short>]
-      def shorts = @shorts ||= Shorts.find(settled)
+      # @return [Array<Solving::Shorts::Short>]
+      def shorts = @shorts ||= Solving::Shorts.find(settled)
 
       # @param key_state [String]
-      # @return [PathFinder]
+      # @return [Questions::PathFinder]
       # @raise [UnknownKeyError] if the sheet has no such key state
-      def paths(key_state) = PathFinder.new(circuit, settled.fetch(key_state))
+      def paths(key_state) = Questions::PathFinder.new(circuit, settled.fetch(key_state))
 
-      # @return [PinReading]
-      def pin_reading = @pin_reading ||= PinReading.new(settled)
+      # @return [Questions::PinReading]
+      def pin_reading = @pin_reading ||= Questions::PinReading.new(settled)
 
       # @param item_key [String, nil] what is opened; nil for nothing
       # @param key_state [String]
-      # @return [Array<LiveTerminals::Live>]
+      # @return [Array<Questions::LiveTerminals::Live>]
       # @raise [UnknownKeyError]
       def live_with(item_key, key_state:)
-        LiveTerminals.new(settled).with(item_key && circuit.item(item_key), key_state: key_state)
+        Questions::LiveTerminals.new(settled).with(item_key && circuit.item(item_key), key_state: key_state)
       end
 
       # Keys of the named places that lie on a loop of this sheet, from the supply to the load and back to ground.

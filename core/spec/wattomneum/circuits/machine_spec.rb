@@ -30,7 +30,7 @@ RSpec.describe Wattomneum::Circuits::Machine do
   it 'shows the volts of a bad strap where a meter would read them' do
     sheet = Wattomneum::Circuits::Library.fetch('start_12v')
     bad = described_class.new(sheet.with_overrides(sheet.wire('strap').uuid => { 'ohm' => 0.002 }))
-    meter = Wattomneum::Circuits::Instruments.new(bad.settled)
+    meter = Wattomneum::Circuits::Questions::Instruments.new(bad.settled)
     expect(meter.volts('BLOCK:metal', 'FRAME:metal', key_state: 'cranking').volt).to be > 0.8
   end
 end

@@ -61,7 +61,7 @@ system_volt: system_volt)
       expect(watch.call('{ id: L, kind: load, ohm: 5, works_from_volt: 4 }').works_at?(4.1)).to be(true)
       inside = settled(sheet_of(['{ id: BAT, kind: battery }', '{ id: L, kind: load, ohm: 5, active_in: [running] }'],
                                 ['{ number: 1, from: BAT:+, to: L:1 }', '{ number: 2, from: L:2, to: BAT:- }']))
-      works = ->(state) { Wattomneum::Circuits::Workings.new(inside).works?(inside.circuit.watches.find { |one| one.key == 'L' }, state) }
+      works = ->(state) { Wattomneum::Circuits::Questions::Workings.new(inside).works?(inside.circuit.watches.find { |one| one.key == 'L' }, state) }
       expect([volts_at(inside, 'L:1', 'key_on') > 12, works.call('key_on'), works.call('running')]).to eq([true, false, true])
     end
   end
@@ -117,7 +117,7 @@ system_volt: system_volt)
     it 'lights its lamp with the key on, at 1 to 2 V on D+, and puts it out when it charges' do
       expect(volts_at(machine, 'G:D+', 'key_on')).to be_between(1, 2.2)
       expect(volts_at(machine, 'G:D+', 'running')).to be > 13.5
-      lamp = Wattomneum::Circuits::Workings.new(machine)
+      lamp = Wattomneum::Circuits::Questions::Workings.new(machine)
       watch = machine.circuit.watches.find { |one| one.key == 'H1' }
       expect([lamp.works?(watch, 'key_on'), lamp.works?(watch, 'running')]).to eq([true, false])
     end
@@ -134,7 +134,7 @@ system_volt: system_volt)
     it 'gives every wire a ring of its own, so that one can be bad and not the others' do
       machine = settled(Wattomneum::Circuits::Library.fetch('grounds_truck'))
       bad = machine.opening(machine.circuit.item('G2 wire 33'))
-      works = Wattomneum::Circuits::Workings.new(bad)
+      works = Wattomneum::Circuits::Questions::Workings.new(bad)
       expect(%w[L3 L4].map { |key| works.works?(machine.circuit.watches.find { |one| one.key == key }, 'running') }).to eq([true, false])
     end
   end

@@ -12,7 +12,7 @@ RSpec.describe Wattomneum::Circuits::Library do
       end
 
       it 'makes every load work in the states that the sheet says, and in no other' do
-        workings = Wattomneum::Circuits::Workings.new(machine)
+        workings = Wattomneum::Circuits::Questions::Workings.new(machine)
         sheet.parts.grep(Wattomneum::Circuits::Parts::Load).select(&:works_in).each do |load|
           watch = load.watches.first
           expect(sheet.states.keys.select { |state| workings.works?(watch, state) }).to match_array(load.works_in), load.id
@@ -24,14 +24,14 @@ RSpec.describe Wattomneum::Circuits::Library do
         expect(results.flat_map(&:chattering)).to be_empty
         expect(results.map(&:blown)).to all(be_empty)
         expect(results.flat_map(&:uncertain)).to be_empty
-        expect(Wattomneum::Circuits::Shorts.find(machine)).to be_empty
+        expect(Wattomneum::Circuits::Solving::Shorts.find(machine)).to be_empty
       end
 
       it 'reads the same again after it was written, as YAML and with its wires as CSV' do
-        again = Wattomneum::Circuits::SheetReader.read(Wattomneum::Circuits::SheetWriter.write(sheet))
+        again = Wattomneum::Circuits::Notation::SheetReader.read(Wattomneum::Circuits::Notation::SheetWriter.write(sheet))
         expect(again.problems).to be_empty
-        expect(Wattomneum::Circuits::SheetWriter.write(again.sheet)).to eq(Wattomneum::Circuits::SheetWriter.write(sheet))
-        by_csv = Wattomneum::Circuits::SheetReader.read(described_class::TEXTS[key], wires_csv: Wattomneum::Circuits::WireList.write(sheet.wires))
+        expect(Wattomneum::Circuits::Notation::SheetWriter.write(again.sheet)).to eq(Wattomneum::Circuits::Notation::SheetWriter.write(sheet))
+        by_csv = Wattomneum::Circuits::Notation::SheetReader.read(described_class::TEXTS[key], wires_csv: Wattomneum::Circuits::Notation::WireList.write(sheet.wires))
         expect(by_csv.sheet.wires.map { |wire| [wire.uuid, wire.from, wire.resistance_ohm] })
           .to eq(sheet.wires.map { |wire| [wire.uuid, wire.from, wire.resistance_ohm] })
       end
@@ -49,7 +49,7 @@ RSpec.describe Wattomneum::Circuits::Library do
   # Common practice: 60 ohm between the lines of a healthy bus; 30 modules of 40 kohm alone bring it down to 57.
   it 'reads about 60 ohm across the bus backbone, 120 ohm with one terminator out, and OL to ground with nothing there' do
     machine = settled(described_class.fetch('bus_backbone'))
-    ohms = ->(from, to, on = machine) { Wattomneum::Circuits::Instruments.new(on).ohms(from, to, key_state: 'off') }
+    ohms = ->(from, to, on = machine) { Wattomneum::Circuits::Questions::Instruments.new(on).ohms(from, to, key_state: 'off') }
     expect(ohms.call('X20:b/C', 'X20:b/D').ohm).to be_within(0.5).of(60)
     without = machine.opening(machine.circuit.item('R2'))
     expect(ohms.call('X20:b/C', 'X20:b/D', without).ohm).to be_within(1).of(119.3)

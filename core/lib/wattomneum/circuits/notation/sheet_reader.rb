@@ -1,0 +1,200 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Notation
+      # Turns a sheet as people write it (YAML, with the wires in it or in a CSV beside it) into a Sheet, or into a list of what is
+      # wrong with it. Nothing is half read: either there is a sheet, or there are problems with line and column.
+      class SheetReader
+        # sheet is nil where there are problems.
+        Result = Struct.new(:sheet, :problems, keyword_init: true)
+        COIL_PINS = %w[86 85].freeze
+        TOP = %w[sheet title system_volt states reference zones places loops components wires links note].freeze
+        LINK = %w[from sheet at note].freeze
+        MOST_WIRES = 2000
+        private_constant :TOP, :LINK, :COIL_PINS
+
+        # @param yaml [String]
+        # @param wires_csv [String, nil] the wire list; then the YAML needs none
+        # @param earlier [Sheet, nil] the version before: items that kept their number or id keep their UUID
+        # @return [Result]
+        def self.read(yaml, wires_csv: nil, earlier: nil) = new(yaml, wires_csv, earlier).read
+
+        def initialize(yaml, wires_csv, earlier)
+          @document = LocatedYaml.new(yaml)
+          @wires_csv = wires_csv
+          @earlier = earlier
+          @problems = @document.problems.dup
+        end
+
+        # @return [Result]
+        def read
+          return refused unless @problems.empty? && top?
+
+          read_head
+          read_parts
+          read_wires
+          check_reference
+          check_links
+          check_places
+          return refused if @problems.any?
+
+          Result.new(sheet: sheet, problems: [])
+        end
+
+        private
+
+        def content = @document.content
+        def refused = Result.new(sheet: nil, problems: @problems.sort_by { |problem| [problem.line, problem.column] })
+
+        def wrong(path, message, way_out)
+          @problems << @document.problem(path, message, way_out)
+          nil
+        end
+
+        def top?
+          return wrong([], 'a sheet is a list of named things', 'Begin with "sheet: start_12v"') unless content.is_a?(Hash)
+
+          (content.keys - TOP).each { |key| wrong([key], "a sheet has no \"#{key}\"", "It may have #{TOP.join(', ')}") }
+          %w[sheet title system_volt components].each do |key|
+            wrong([], "the sheet has no #{key}", "Write \"#{key}:\" at the top") if content[key].nil?
+          end
+          @problems.empty?
+        end
+
+        def read_head
+          wrong(['system_volt'], "system_volt is 12 or 24, got #{content['system_volt']}", 'Write 12 or 24') unless [12, 24].include?(system_volt)
+          @states = read_states
+          @zones = content['zones'] || {}
+          wrong(['zones'], 'zones are named, each with a label', 'Write "zones: { frame_left: { label: Left rail } }"') unless @zones.is_a?(Hash)
+        end
+
+        def system_volt = content['system_volt']
+
+        def read_states
+          states = content['states']
+          return Sheet::STATES if states.nil?
+          return states.transform_values(&:to_s) if states.is_a?(Hash) && states.any?
+
+          wrong(['states'], 'states are named in the order they are gone through', 'Write "states: { off: Off, key_on: Key on }"')
+          Sheet::STATES
+        end
+
+        def read_parts
+          reader = PartReader.new(@document, system_volt: system_volt, states: @states, zones: @zones, key: content['sheet'].to_s,
+                                             earlier: @earlier)
+          @parts, @redrawn, problems, @unread = reader.read
+          @problems.concat(problems)
+        end
+
+        def read_wires
+          rows = @wires_csv ? csv_rows : yaml_rows
+          return if rows.nil?
+
+          reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread)
+          @wires, @loose_ends, problems = reader.read
+          @problems.concat(problems)
+          wrong(['wires'], "#{@wires.size} wires on one sheet", "Split it: #{MOST_WIRES} at most") if @wires.size > MOST_WIRES
+          check_relays if @problems.empty?
+        end
+
+        def csv_rows
+          list = WireList.parse(@wires_csv)
+          @problems.concat(list.problems)
+          list.problems.empty? ? list.rows : nil
+        end
+
+        def yaml_rows
+          wires = content['wires']
+          return wrong([], 'the sheet has no wires', 'Write "wires:" or give the wire list as CSV') unless wires.is_a?(Array)
+
+          wires.each_with_index.filter_map do |fields, index|
+            unless fields.is_a?(Hash)
+              wrong(['wires', index], 'a wire is a set of named fields', 'Write "{ number: 101, from: BAT:+, to: F1:1 }"')
+              next
+            end
+            WireReader::Row.new(fields: fields, place: ->(name) { @document.place(['wires', index, name]) })
+          end
+        end
+
+        # A relay that nothing can pull in is a mistake of drawing.
+        def check_relays
+          used = @wires.flat_map { |wire| [wire.from, wire.to] }
+          @parts.grep(Parts::Relay).each do |relay|
+            missing = COIL_PINS.reject { |pin| used.include?(relay.node(pin)) }
+            next if missing.empty?
+
+            wrong(part_path(relay), "relay #{relay.id} has no coil feed: nothing goes to pin #{missing.join(' and ')}",
+                  'Draw the wire, or take the relay off the sheet')
+          end
+        end
+
+        def part_path(part)
+          index = content['components'].index { |fields| fields.is_a?(Hash) && fields['id'].to_s == part.id }
+          ['components', index]
+        end
+
+        def reference = (content['reference'] || 'BAT:-').to_s
+
+        def check_reference
+          return if reference.include?(':') ? pin?(reference) : @parts&.any? { |part| part.id == reference }
+
+          wrong(['reference'], "volts are counted from #{reference}, which is not on the sheet", 'Name a pin that is, as in "reference: BAT:-"')
+        end
+
+        def check_links
+          links = content['links'] || []
+          return wrong(['links'], 'links are a list', 'Write "- { from: X1:a/3, sheet: cluster, at: X1:b/3 }"') unless links.is_a?(Array)
+
+          @links = links.each_with_index.filter_map { |fields, index| link(fields, index) }
+        end
+
+        def link(fields, index)
+          unless fields.is_a?(Hash) && (fields.keys - LINK).empty? && fields['from'] && fields['sheet']
+            return wrong(['links', index], 'a link has from, sheet, at and note', 'Write "{ from: X1:a/3, sheet: cluster, at: X1:b/3 }"')
+          end
+
+          unless pin?(fields['from'])
+            return wrong(['links', index, 'from'], "the link leaves from #{fields['from']}, which is not on the sheet", 'Name a pin of this sheet')
+          end
+
+          Sheet::Link.new(from: fields['from'].to_s, sheet: fields['sheet'].to_s, at: fields['at']&.to_s, note: fields['note']&.to_s)
+        end
+
+        def pin?(node)
+          id, pin = node.to_s.split(':', 2)
+          @parts&.find { |part| part.id == id }&.pin(pin.to_s)
+        end
+
+        def check_places
+          @places = (content['places'] || {}).to_h { |key, node| [key.to_s, node.to_s] }
+          @places.each do |key, node|
+            wrong(['places', key], "place #{key} is #{node}, which is not on the sheet", 'Name a pin of this sheet') unless pin?(node)
+          end
+          @loops = (content['loops'] || []).each_with_index.filter_map { |fields, index| loop_of(fields, index) }
+        end
+
+        def loop_of(fields, index)
+          load, state = fields.is_a?(Hash) ? fields.values_at('load', 'state') : []
+          unless @parts&.any? { |part| part.id == load } && @states.key?(state)
+            return wrong(['loops', index], 'a loop names a load and a key state of this sheet', 'Write "{ key: start, load: M1, state: cranking }"')
+          end
+
+          Sheet::Loop.new(key: fields['key'].to_s, load: load, state: state)
+        end
+
+        def sheet
+          Sheet.new(key: content['sheet'].to_s, title: content['title'].to_s, system_volt: system_volt, reference: full_reference,
+                    parts: @parts, wires: @wires, states: @states, zones: @zones, links: @links, redrawn: @redrawn,
+                    loose_ends: @loose_ends, places: @places, loops: @loops, note: content['note']&.to_s)
+        end
+
+        # "FRAME" stands for the metal of a body, as in wires.
+        def full_reference
+          id, pin = reference.split(':', 2)
+          pin ? reference : "#{id}:#{@parts.find { |part| part.id == id }.pins.first}"
+        end
+      end
+    end
+  end
+end

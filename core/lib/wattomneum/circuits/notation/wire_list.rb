@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require 'csv'
+
+module Wattomneum
+  module Circuits
+    module Notation
+      # The wire list of a sheet as a table: read from what table programs write (comma or semicolon, decimal comma, Windows
+      # encoding), and written so that reading it again gives the same wires.
+      class WireList
+        HEADERS = %w[number from to colour mm2 awg length_m ohm zone twisted_with shielded uuid].freeze
+        NUMBERS = %w[mm2 length_m ohm].freeze
+        NUMBER = /\A-?\d+(?:[.,]\d+)?\z/
+        MOST_BYTES = 2_000_000
+        private_constant :NUMBER
+
+        attr_reader :rows, :problems
+
+        # @param text [String] in UTF-8 or Windows-1252
+        # @return [WireList] with rows, or with problems
+        def self.parse(text) = new.tap { |list| list.send(:parse, text) }
+
+        # @param wires [Array<Wire>]
+        # @return [String] UTF-8, commas, decimal points
+        def self.write(wires)
+          CSV.generate do |csv|
+            csv << HEADERS
+            wires.each do |wire|
+              csv << [wire.number, short(wire.from), short(wire.to), wire.colour, plain(wire.section_mm2), wire.gauge_awg, plain(wire.length_m),
+                      plain(wire.ohm), wire.zone, wire.twisted_with, wire.shielded ? 'yes' : nil, wire.uuid]
+            end
+          end
+        end
+
+        def self.plain(number) = number && Quantities::Figure.trim(number, 6)
+
+        # The middle of a joint and the metal of a body go by the component's name alone.
+        def self.short(node) = node.delete_suffix(":#{Parts::Joint::MIDDLE}").delete_suffix(":#{Parts::Body::METAL}")
+        private_class_method :plain, :short
+
+        private
+
+        # Only parse makes one.
+        def initialize
+          @rows = []
+          @problems = []
+        end
+
+        def parse(text)
+          return wrong(1, 1, 'larger than 2 MB', 'Split it into sheets') if text.bytesize > MOST_BYTES
+
+          readable = to_utf8(text)
+          separator = %W[; \t ,].max_by { |mark| readable.lines.first.to_s.count(mark) }
+          table = CSV.parse(readable, col_sep: separator)
+          header = (table.shift || []).map { |name| name.to_s.strip.downcase }
+          return unless header?(header)
+
+          table.each_with_index { |cells, index| row(header, cells, index + 2) }
+        rescue CSV::MalformedCSVError => e
+          wrong(e.line_number, 1, 'the quotes do not close', 'Look at the quotes in this line and the one before')
+        end
+
+        def to_utf8(text)
+          utf8 = text.dup.force_encoding(Encoding::UTF_8)
+          utf8 = from_windows(text) unless utf8.valid_encoding?
+          utf8.delete_prefix("\uFEFF")
+        end
+
+        def from_windows(text)
+          text.dup.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, undef: :replace, invalid: :replace)
+        end
+
+        def wrong(line, column, message, way_out)
+          @problems << Problem.new(line: line, column: column, message: message, way_out: way_out)
+          nil
+        end
+
+        def header?(header)
+          missing = %w[number from to] - header
+          odd = header - HEADERS
+          missing.each { |name| wrong(1, 1, "the first line has no column \"#{name}\"", "Columns are #{HEADERS.join(', ')}") }
+          odd.each { |name| wrong(1, header.index(name) + 1, "column \"#{name}\" is none of a wire list", "Columns are #{HEADERS.join(', ')}") }
+          @problems.empty?
+        end
+
+        def row(header, cells, line)
+          return if cells.compact.all? { |cell| cell.strip.empty? }
+
+          fields = header.zip(cells).to_h.compact.transform_values(&:strip).reject { |_, value| value.empty? }
+          NUMBERS.each { |name| fields[name] = number(fields[name]) if fields[name] }
+          @rows << WireReader::Row.new(fields: fields, place: ->(name) { [line, (header.index(name) || 0) + 1] })
+        end
+
+        # What is no number stays text, for the objection to quote.
+        def number(text) = text.match?(NUMBER) ? text.tr(',', '.').to_f : text
+      end
+    end
+  end
+end

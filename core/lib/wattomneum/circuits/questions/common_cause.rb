@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Questions
+      # Which element, come open, explains what is dead and leaves alone what works: a crank-but-no-fuel machine with every injector
+      # code set is one missing ground, not nine parts.
+      #
+      # Priors are base rates of the kinds, more in exposed zones (core/data/element_rates.yml).
+      class CommonCause
+        RATES = DataFile.load('element_rates').freeze
+
+        # @param blast [BlastRadius]
+        def initialize(blast, circuit)
+          @blast = blast
+          @circuit = circuit
+          @ways = circuit.items.group_by(&:uuid).transform_values(&:size)
+          @groups = circuit.items.group_by { |item| blast.dead_keys(item).sort }.reject { |dead, _| dead.empty? }
+        end
+
+        # @return [Hash{Array<String> => Array<Circuit::Item>}] what falls dead, and the items whose opening does just that
+        attr_reader :groups
+
+        # @param dead [Array<String>] keys of watches that do not work, or trouble codes that are set
+        # @param working [Array<String>] keys of watches that work
+        # @return [Explanation]
+        # @raise [UnknownKeyError] if a key is no watch and no code of this sheet
+        # @raise [InvalidQuantityError] if nothing is dead
+        def explain(dead:, working: [])
+          listed_dead = keys_of(dead)
+          listed_working = keys_of(working) - listed_dead
+          raise InvalidQuantityError.new('say at least one thing that is dead', field: 'dead') if listed_dead.empty?
+
+          Explanation.new(groups: @groups, prior: method(:prior), watches: @circuit.watches, dead: listed_dead, working: listed_working)
+        end
+
+        private
+
+        def keys_of(words)
+          words.flat_map do |word|
+            found = @circuit.watches.select { |watch| watch.key == word || watch.codes.include?(word) }
+            raise UnknownKeyError, "nothing on sheet #{@circuit.sheet.key} is called #{word}, or sets it" if found.empty?
+
+            found.map(&:key)
+          end.uniq
+        end
+
+        # The ways in which one component can open share its rate.
+        def prior(item)
+          kind = RATES['kinds'].fetch(item.kind, 1.0) / @ways.fetch(item.uuid)
+          exposure = @circuit.sheet.zones.dig(item.zone, 'exposure') || []
+          kind * (1 + exposure.sum { |word| RATES['exposure'].fetch(word, 0.0) })
+        end
+      end
+    end
+  end
+end

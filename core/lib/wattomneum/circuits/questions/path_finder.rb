@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Questions
+      # The ordered way from a pin to its supply and to ground in one key state, with every fuse, pin, splice and stud on it; where
+      # nothing leads there now, the way there would be, and where it is interrupted.
+      class PathFinder
+        # One piece of the way: what it is, from which node to which, its drop and current now; open: not conducting in this state,
+        # why: what would close it; load: passes through something that uses current.
+        Step = Struct.new(:item, :label, :kind, :from, :to, :drop_volt, :ampere, :open, :why, :load, keyword_init: true)
+        # steps from the pin outwards; complete: conducts all the way; ends_at: node.
+        Path = Struct.new(:steps, :complete, :ends_at, keyword_init: true)
+        # A way through a load is taken only where no other leads on, one through an open contact only where none is closed.
+        THROUGH_LOAD = 1e4
+        THROUGH_OPEN = 1e8
+        BASE = 1e-6
+        private_constant :THROUGH_LOAD, :THROUGH_OPEN, :BASE
+
+        # @param circuit [Circuit]
+        # @param result [Solving::OperatingPoint::Result]
+        def initialize(circuit, result)
+          @circuit = circuit
+          @result = result
+          @solution = result.solution
+          @around = Hash.new { |hash, node| hash[node] = [] }
+          circuit.owned.each_with_index { |_, index| join(index) }
+        end
+
+        # @param pin [String]
+        # @return [Path] to the plus side of a battery, an alternator or a reference inside a control unit
+        # @raise [UnknownKeyError]
+        def to_supply(pin) = find(@circuit.node(pin), sources, own_part(pin))
+
+        # @param pin [String]
+        # @return [Path] to the plus side of the bank, whatever else feeds the pin
+        # @raise [UnknownKeyError]
+        def to_battery(pin) = find(@circuit.node(pin), battery_plus, own_part(pin))
+
+        # @param pin [String]
+        # @return [Path] to battery negative
+        # @raise [UnknownKeyError]
+        def to_ground(pin) = find(@circuit.node(pin), [0], own_part(pin))
+
+        private
+
+        def branch(index) = @circuit.network.branches[index]
+
+        def join(index)
+          one = branch(index)
+          return unless one.volt.zero?
+
+          @around[one.from] << [index, one.to]
+          @around[one.to] << [index, one.from]
+        end
+
+        # The battery whose plus no other battery stands on.
+        def battery_plus
+          batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].part.is_a?(Parts::Battery) }
+          batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
+        end
+
+        def sources
+          sources = @circuit.owned.each_index.reject { |index| branch(index).volt.zero? || @circuit.owned[index].branch.gate == :forward }
+          live = sources.select { |index| @solution.conducting[index] }
+          (live.empty? ? sources : live).map { |index| branch(index).from }.reject(&:zero?)
+        end
+
+        def own_part(pin) = @circuit.sheet.part(pin.split(':', 2).first)
+
+        # The way through the component that the pin belongs to comes before a way through any other.
+        def cost(index, own)
+          total = branch(index).ohm + BASE
+          total += THROUGH_LOAD unless @circuit.conductor?(index) || (own && @circuit.owned[index].part == own)
+          total += THROUGH_OPEN unless @solution.conducting[index]
+          total
+        end
+
+        # Dijkstra; the sheets are small enough for a plain list.
+        def find(start, goals, own)
+          distance = { start => 0.0 }
+          came_by = {}
+          waiting = { start => 0.0 }
+          until waiting.empty?
+            node, = waiting.min_by(&:last)
+            waiting.delete(node)
+            return path(start, node, came_by) if goals.include?(node)
+
+            relax(node, own, distance, came_by, waiting)
+          end
+          Path.new(steps: [], complete: false, ends_at: nil)
+        end
+
+        def relax(node, own, distance, came_by, waiting)
+          @around[node].each do |index, other|
+            total = distance.fetch(node) + cost(index, own)
+            next if total >= distance.fetch(other, Float::INFINITY)
+
+            distance[other] = total
+            came_by[other] = [index, node]
+            waiting[other] = total
+          end
+        end
+
+        def path(start, goal, came_by)
+          steps = []
+          node = goal
+          until node == start
+            index, before = came_by.fetch(node)
+            steps.unshift(step(index, before, node))
+            node = before
+          end
+          Path.new(steps: steps, complete: steps.none?(&:open), ends_at: @circuit.names[goal])
+        end
+
+        def step(index, from, to)
+          open = !@solution.conducting[index]
+          forward = branch(index).from == from
+          Step.new(item: item_key(index), label: @circuit.describe(index), kind: @circuit.owned[index].part&.kind || 'wire',
+                   from: @circuit.names[from], to: @circuit.names[to], drop_volt: drop(from, to),
+                   ampere: @solution.current(index) * (forward ? 1 : -1), open: open, why: open ? why_open(index) : nil,
+                   load: !@circuit.conductor?(index))
+        end
+
+        def drop(from, to)
+          @solution.connected?(from, to) ? @solution.volt(from) - @solution.volt(to) : nil
+        end
+
+        def item_key(index)
+          one = @circuit.owned[index]
+          one.part ? one.part.id : "wire #{one.wire.number}"
+        end
+
+        def why_open(index)
+          one = @circuit.owned[index].branch
+          part = @circuit.owned[index].part
+          case one.gate
+          when :states then closed_in(one.states)
+          when :energised then "#{part.id} is not pulled in"
+          when :rest then "#{part.id} is pulled in"
+          when :whole then "#{part.id} has blown"
+          when :driven then 'its driver is off'
+          else 'held open'
+          end
+        end
+
+        def closed_in(states)
+          return 'open in every state' if states.empty?
+
+          "closed in: #{states.map { |key| @circuit.sheet.states.fetch(key, key) }.join(', ')}"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Solving
+      # Which branches of a circuit conduct for given positions, and what the currents then ask of relays, drivers, diodes and fuses.
+      class Switching
+        # A diode turns on only for volts that are more than rounding.
+        DIODE_MARGIN_VOLT = 1e-9
+        # Full flips of all diodes before one at a time takes over (least index: sure to end, Murty 1974, from memory).
+        QUICK_FLIPS = 8
+        MOST_FLIPS = 400
+
+        # @param circuit [Circuit]
+        def initialize(circuit)
+          @circuit = circuit
+          @network = circuit.network
+          sort_branches
+          freeze
+        end
+
+        # @param key_state [String]
+        # @param positions [Positions]
+        # @param opened [Array<Integer>] branches that are open whatever else holds
+        # @return [Array<Boolean>] for each branch
+        def conducting(key_state, positions, opened)
+          conducts = @base.fetch(key_state).dup
+          @by_relay.each do |id, contacts|
+            energised = positions.energised.include?(id)
+            contacts.each { |index, when_energised| conducts[index] = (energised == when_energised) }
+          end
+          positions.driven.each { |index| conducts[index] = true }
+          positions.forward.each { |index| conducts[index] = true }
+          positions.blown.each { |id| @fuse_branches.fetch(id).each { |index| conducts[index] = false } }
+          opened.each { |index| conducts[index] = false }
+          conducts
+        end
+
+        # Solves with the diodes in the directions that the currents ask for.
+        #
+        # @param network [Network] the circuit's own, or with an instrument in it
+        # @param key_state [String]
+        # @param positions [Positions]
+        # @param opened [Array<Integer>]
+        # @return [Array(Solution, Array<Integer>)] and the diodes that conduct
+        # @raise [ConvergenceError] if the diodes find no direction
+        def solve(network, key_state, positions, opened)
+          forward = positions.forward
+          MOST_FLIPS.times do |flips|
+            conducts = conducting(key_state, positions.with(forward: forward), opened)
+            conducts.concat(Array.new(network.branches.size - conducts.size, true))
+            solution = network.solve(conducts)
+            wrong = wrong_diodes(solution, forward, opened)
+            return [solution, forward] if wrong.empty?
+
+            wrong = wrong.first(1) if flips >= QUICK_FLIPS
+            forward = (forward - wrong) + (wrong - forward)
+          end
+          raise ConvergenceError, "the diodes of sheet #{@circuit.sheet.key} found no direction in #{MOST_FLIPS} tries"
+        end
+
+        # @param solution [Solution]
+        # @param positions [Positions]
+        # @param scale [Hash{String => Float}] ratio by which a relay's own threshold is off its label
+        # @return [Array<String>] ids of the relays that these currents pull in or hold
+        def energised_by(solution, positions, scale)
+          @circuit.relays.filter_map do |relay|
+            ampere = coil_ampere(solution, relay)
+            held = positions.energised.include?(relay.id)
+            relay.id if ampere >= (held ? relay.drop_out_ampere : relay.pull_in_ampere) * scale.fetch(relay.id, 1.0)
+          end
+        end
+
+        # @param solution [Solution]
+        # @param relay [Parts::Relay]
+        # @return [Float] ampere in the coil, whichever way it flows
+        def coil_ampere(solution, relay) = solution.current(@coils.fetch(relay.id)).abs
+
+        # @param solution [Solution]
+        # @param key_state [String]
+        # @return [Array<Integer>] branches whose driver is on at these volts
+        def driven_by(solution, key_state)
+          @drivers.filter_map { |index, driver, ground, needs| index if on?(solution, driver, ground, needs, key_state) }
+        end
+
+        # @param solution [Solution]
+        # @param positions [Positions]
+        # @return [Hash{String => Float}] fuses that blow now, with the ampere that did it
+        def blowing(solution, positions)
+          @circuit.fuses.each_with_object({}) do |fuse, blown|
+            next if positions.blown.include?(fuse.id)
+
+            ampere = @fuse_branches.fetch(fuse.id).map { |index| solution.current(index).abs }.max
+            blown[fuse.id] = ampere if ampere > fuse.blows_ampere
+          end
+        end
+
+        private
+
+        def sort_branches
+          owned = @circuit.owned
+          by_gate = owned.each_index.group_by { |index| owned[index].branch.gate }
+          @base = @circuit.sheet.states.keys.to_h { |state| [state, base(state)] }.freeze
+          @by_relay = contacts(by_gate)
+          @coils = owned.each_index.select { |index| owned[index].branch.name == 'coil' && owned[index].part.is_a?(Parts::Relay) }
+                        .to_h { |index| [owned[index].part.id, index] }
+          @fuse_branches = (by_gate[:whole] || []).group_by { |index| owned[index].part.id }
+          @diodes = by_gate[:forward] || []
+          @drivers = (by_gate[:driven] || []).map { |index| prepared(index) }
+        end
+
+        def base(state)
+          @circuit.owned.map do |one|
+            case one.branch.gate
+            when :always, :whole then true
+            when :states then one.branch.states.include?(state)
+            else false
+            end
+          end
+        end
+
+        def contacts(by_gate)
+          pairs = (by_gate[:energised] || []).map { |index| [index, true] } + (by_gate[:rest] || []).map { |index| [index, false] }
+          pairs.group_by { |index, _| @circuit.owned[index].part.id }
+        end
+
+        def prepared(index)
+          driver = @circuit.owned[index].branch.driver
+          [index, driver, @circuit.node(driver.ground), driver.needs.map { |need| [@circuit.node(need.pin), need.least_volt] }]
+        end
+
+        def on?(solution, driver, ground, needs, key_state)
+          return false unless driver.states.nil? || driver.states.include?(key_state)
+
+          needs.all? do |node, least|
+            solution.connected?(node, ground) && solution.volt(node) - solution.volt(ground) >= least
+          end
+        end
+
+        def wrong_diodes(solution, forward, opened)
+          @diodes.select do |index|
+            next false if opened.include?(index)
+
+            branch = @network.branches[index]
+            if forward.include?(index) then solution.current(index) < -DIODE_MARGIN_VOLT
+            else solution.connected?(branch.from, branch.to) && solution.across(branch) > branch.volt + DIODE_MARGIN_VOLT
+            end
+          end
+        end
+      end
+    end
+  end
+end

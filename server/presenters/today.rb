@@ -15,9 +15,7 @@ module Server
 
       def call
         lines = job_lines + temporary_lines + battery_lines
-        { lines: lines.sort_by do |line|
-          [ORDER.index(line[:kind]), line.delete(:rank)]
-        end, date: @result.now.to_date.iso8601 }
+        { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] } }
       end
 
       private
@@ -33,7 +31,7 @@ module Server
 
       def temporary_lines
         @result.temporary.map do |repair|
-          overdue = repair.temporary_until < @result.now.to_date
+          overdue = repair.temporary_until < @result.days.fetch(repair.job.unit.yard_id)
           line(kind: 'temporary', verdict: overdue ? 'act' : 'watch', unit: repair.job.unit, rank: repair.temporary_until.jd,
                words: "Temporary: #{Wattomneum::Systems::Places.element(repair.element).label.downcase}, holds until " \
                       "#{repair.temporary_until.strftime('%-d %b')}#{', overdue' if overdue}",
@@ -43,14 +41,14 @@ module Server
 
       def battery_lines
         @result.batteries.map do |row|
-          { kind: 'battery', verdict: row[:verdict], unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard],
+          { kind: 'battery', verdict: row[:verdict], unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard], time_zone: row[:time_zone],
             words: "Battery #{row[:position]} (#{row[:tag]}): #{row[:snapshot]['summary']}", since: row[:taken_at].iso8601,
             action: 'Look at the unit', path: "/units/#{row[:unit_id]}", rank: row[:verdict] == 'act' ? 0 : 1 }
         end
       end
 
       def line(unit:, **rest)
-        { unit_id: unit.id, unit: "#{unit.number} #{unit.name}", yard: unit.yard.name, **rest }
+        { unit_id: unit.id, unit: "#{unit.number} #{unit.name}", yard: unit.yard.name, time_zone: unit.yard.time_zone, **rest }
       end
     end
   end

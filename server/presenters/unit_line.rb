@@ -5,7 +5,8 @@ module Server
     # A unit in a list.
     module UnitLine
       def self.call(unit)
-        { id: unit.id, number: unit.number, name: unit.name, kind: unit.kind, yard: unit.yard&.name, system: system_words(unit),
+        { id: unit.id, number: unit.number, name: unit.name, kind: unit.kind, yard: unit.yard.name, time_zone: unit.yard.time_zone,
+          system: system_words(unit),
           open_jobs: unit.values.fetch(:open_jobs, 0), retired: !unit.retired_at.nil?,
           batteries: batteries(unit), lock_version: unit.lock_version }
       end

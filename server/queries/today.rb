@@ -4,7 +4,8 @@ module Server
   module Queries
     # What needs somebody today: units down, jobs parked, temporary repairs, batteries that fail or wear thin.
     class Today
-      Result = Struct.new(:jobs, :temporary, :batteries, :now, keyword_init: true)
+      # days: the date in each yard, by its id
+      Result = Struct.new(:jobs, :temporary, :batteries, :days, keyword_init: true)
 
       # @param now [Time]
       def initialize(now:)
@@ -13,7 +14,7 @@ module Server
 
       # @return [Result]
       def call
-        Result.new(jobs: jobs, temporary: temporary, batteries: batteries, now: @now)
+        Result.new(jobs: jobs, temporary: temporary, batteries: batteries, days: Models::Yard.days(@now))
       end
 
       private
@@ -44,7 +45,7 @@ module Server
                  .distinct(Sequel[:reading][:battery_id])
                  .order(Sequel[:reading][:battery_id], Sequel.desc(Sequel[:reading][:taken_at]), Sequel.desc(Sequel[:judgement][:made_at]))
                  .select do |o|
-          [o.unit[:id].as(:unit_id), o.unit[:number], o.unit[:name], o.yard[:name].as(:yard), o.fitting[:position],
+          [o.unit[:id].as(:unit_id), o.unit[:number], o.unit[:name], o.yard[:name].as(:yard), o.yard[:time_zone], o.fitting[:position],
            o.battery[:tag], o.judgement[:verdict], o.judgement[:snapshot], o.reading[:taken_at]]
         end
         DB.from(newest.as(:newest)).where(verdict: %w[act watch]).order(:verdict, :number).all

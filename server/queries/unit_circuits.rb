@@ -9,6 +9,9 @@ module Server
         @unit_id = unit_id
       end
 
+      # @return [String] of the unit's yard
+      def time_zone = Models::Yard.where(id: Models::Unit.where(id: @unit_id).select(:yard_id)).get(:time_zone)
+
       # @return [Array<Models::UnitSheet>] fitted now, with version
       def fitted
         @fitted ||= Models::UnitSheet.current.where(unit_id: @unit_id).eager(version: :sheet).all.sort_by { |one| one.version.title }

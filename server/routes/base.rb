@@ -54,7 +54,7 @@ module Server
 
       def id_param(name = :id)
         value = params[name].to_s
-        raise Refusals::NotFound, 'No such address' unless value.match?(UUID)
+        raise Refusals::NotFound, 'Nothing is kept under this address, part of it may be lost: look it up by its number' unless value.match?(UUID)
 
         value
       end

@@ -82,6 +82,19 @@ RSpec.describe 'Units and their batteries' do
     expect(page).to have_no_button('Retire')
   end
 
+  it 'tells times by the clock of the yard, wherever the reader sits' do
+    unit = Server::Models::Unit.first(number: 'B-15')
+    Server::Models::Yard.where(id: unit.yard_id).update(time_zone: 'Pacific/Auckland')
+    Browser.chrome.execute_cdp('Emulation.setTimezoneOverride', timezoneId: 'America/Los_Angeles')
+    sign_in_as('electrician')
+    find_unit('B-15')
+    newest = Server::Models::Job.where(unit_id: unit.id).max(:opened_at)
+    day, time = Server::DB.get(Sequel.lit("to_char(?::timestamptz at time zone 'Pacific/Auckland', 'FMDD HH24:MI')", newest)).split
+    expect(find('section[aria-labelledby=timeline]')).to have_content(/\b#{day} \w+ #{time}/)
+  ensure
+    Browser.chrome.execute_cdp('Emulation.setTimezoneOverride', timezoneId: '')
+  end
+
   it 'gives readings as CSV and a job as JSON' do
     sign_in_as('electrician')
     find_unit('B-15')

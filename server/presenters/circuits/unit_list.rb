@@ -8,7 +8,8 @@ module Server
         # @param circuits [Queries::UnitCircuits]
         def self.call(circuits)
           open = circuits.conflicts.to_h { |conflict| [conflict.key, conflict] }
-          { sheets: circuits.fitted.map { |one| SheetLine.call(one.version, fitted: one) },
+          { time_zone: circuits.time_zone,
+            sheets: circuits.fitted.map { |one| SheetLine.call(one.version, fitted: one) },
             conflicts: open.values.map { |conflict| conflict_row(conflict, circuits) },
             local_truth: circuits.rulings.values.reject { |ruling| open.key?(ruling.conflict_key) }
                                  .map { |ruling| Conflict.ruling_row(ruling, circuits.names[ruling.person_id]) } }

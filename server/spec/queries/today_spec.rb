@@ -31,6 +31,19 @@ RSpec.describe Server::Queries::Today do
     expect(lines_of(unit).find { |line| line['kind'] == 'temporary' }).to include('verdict' => 'act', 'words' => include('overdue'))
   end
 
+  it 'calls a repair overdue by the calendar of its yard, not by that of the server' do
+    late_in_london = Time.utc(2026, 1, 20, 23, 30)
+    verdicts = %w[Pacific/Auckland Europe/London America/Los_Angeles].map do |zone|
+      unit = a_unit(yard_id: Server::Models::Yard.create(name: zone, time_zone: zone).id)
+      job = open_job(unit)['id']
+      write(:post, "/api/jobs/#{job}/repairs",
+            repair_fields(temporary: true, temporary_reason: 'Part on order', temporary_until: '2026-01-20'))
+      lines = Server::Presenters::Today.call(described_class.new(now: late_in_london).call)[:lines]
+      [zone, lines.find { |line| line[:unit_id] == unit.id && line[:kind] == 'temporary' }[:verdict]]
+    end
+    expect(verdicts.to_h).to eq('Pacific/Auckland' => 'act', 'Europe/London' => 'watch', 'America/Los_Angeles' => 'watch')
+  end
+
   it 'shows a battery by its newest test, and not once it was taken off' do
     unit = a_unit
     job = open_job(unit)['id']

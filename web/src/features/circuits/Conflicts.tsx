@@ -12,13 +12,13 @@ import { unitCircuits, useRule, type UnitCircuits } from './api'
 type Conflict = UnitCircuits['conflicts'][number]
 type Ruling = NonNullable<Conflict['ruling']>
 
-function Ruled({ ruling }: { ruling: Ruling }) {
+function Ruled({ ruling, timeZone }: { ruling: Ruling; timeZone: string }) {
   return (
     <p>
       <strong className="font-semibold">{ruling.choice}</strong>
       {ruling.note && `: ${ruling.note}`}{' '}
       <span className="text-quiet">
-        {ruling.person}, {spokenTime(ruling.at)}
+        {ruling.person}, {spokenTime(ruling.at, timeZone)}
       </span>
     </p>
   )
@@ -100,7 +100,7 @@ export function Conflicts({ unitId }: { unitId: string }) {
               <p className="text-quiet">
                 {conflict.kind}, {conflict.sheets.map((key) => key.replaceAll('_', ' ')).join(' and ')}
               </p>
-              {conflict.ruling && <Ruled ruling={conflict.ruling} />}
+              {conflict.ruling && <Ruled ruling={conflict.ruling} timeZone={data.time_zone} />}
               {!conflict.ruling && may && <RulingForm unitId={unitId} conflict={conflict} />}
             </div>
           </li>
@@ -112,7 +112,7 @@ export function Conflicts({ unitId }: { unitId: string }) {
           {data.local_truth.map((ruling) => (
             <div key={ruling.at} className="rule-below py-2">
               <p className="text-quiet">{ruling.words}</p>
-              <Ruled ruling={ruling} />
+              <Ruled ruling={ruling} timeZone={data.time_zone} />
             </div>
           ))}
         </section>

@@ -65,7 +65,7 @@ function Row({
           </span>
         </div>
         <p className="text-quiet">
-          {reading.condition_line}, {spokenTime(reading.taken_at)}
+          {reading.condition_line}, {spokenTime(reading.taken_at, job.unit.time_zone)}
         </p>
         {gone && <p className="font-semibold">{reading.fate}</p>}
         {judged && (

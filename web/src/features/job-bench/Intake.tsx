@@ -10,7 +10,7 @@ export function Intake({ job }: { job: JobBench }) {
       <dd className="text-lead">
         “{job.complaint}”{' '}
         <span className="text-base text-quiet">
-          {job.opened_by}, {spokenTime(job.opened_at)}
+          {job.opened_by}, {spokenTime(job.opened_at, job.unit.time_zone)}
         </span>
       </dd>
       {seen && (

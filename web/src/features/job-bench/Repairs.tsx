@@ -1,6 +1,6 @@
 import type { JobBench, Reading, Repair } from '../../shared/api/types'
 import { useRequestId } from '../../shared/drafts/useRequestId'
-import { spokenDay } from '../../shared/quantities/when'
+import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useMakePermanent } from './api'
@@ -56,7 +56,7 @@ function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; ma
       {repair.temporary && !repair.made_permanent_at && (
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className="font-semibold">
-            Temporary until {repair.temporary_until && spokenDay(repair.temporary_until)}: {repair.temporary_reason}
+            Temporary until {repair.temporary_until && spokenDate(repair.temporary_until)}: {repair.temporary_reason}
           </p>
           {mayWork && (
             <Button

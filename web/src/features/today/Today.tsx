@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { spokenAge, spokenDay } from '../../shared/quantities/when'
+import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
@@ -17,6 +17,11 @@ type Line = NonNullable<ReturnType<typeof useToday>['data']>['lines'][number]
 
 const useToday = () => useQuery(today())
 
+function spokenSince(line: Line) {
+  const age = spokenAge(line.since, line.time_zone)
+  return age === 'today' ? 'since today' : `for ${age}`
+}
+
 function TodayLine({ line, first }: { line: Line; first: boolean }) {
   return (
     <li className="rule-below">
@@ -31,7 +36,7 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
         <span className="col-span-2 desk:col-span-1">
           {line.words}
           <span className={`block ${first ? '' : 'text-quiet'}`}>
-            {line.yard}, {spokenAge(line.since) === 'today' ? 'since today' : `since ${spokenAge(line.since)}`}
+            {line.yard}, {spokenSince(line)}
           </span>
         </span>
         <span className="col-span-2 font-label font-bold underline decoration-2 underline-offset-4 desk:col-span-1">
@@ -52,7 +57,7 @@ export function Today() {
     <div>
       <h1 className="text-display leading-tight">Today</h1>
       <p className="pb-6 text-quiet">
-        {spokenDay(data.date)}.{' '}
+        {spokenToday()}.{' '}
         {data.lines.length === 0
           ? 'Nothing is down, nothing temporary, nothing owed. Find a unit to test its batteries before the cold.'
           : 'By consequence: the filled line is the next thing to do.'}

@@ -1,5 +1,5 @@
 import type { UnitSheet } from '../../shared/api/types'
-import { spokenDay } from '../../shared/quantities/when'
+import { spokenDate } from '../../shared/quantities/when'
 
 type Outlook = NonNullable<UnitSheet['batteries'][number]['outlook']>
 
@@ -11,7 +11,7 @@ const HIGH = 110
 /** ", 90 % between ... and ..." where the interval has both ends. */
 function spokenRange(between: Outlook['crosses_between']) {
   const [from, to] = between ?? []
-  return from && to ? `, 90 % between ${spokenDay(from)} and ${spokenDay(to)}` : ''
+  return from && to ? `, 90 % between ${spokenDate(from)} and ${spokenDate(to)}` : ''
 }
 
 /** Health over time against the replacement limit, and when the line will cross it. */
@@ -26,7 +26,7 @@ export function HealthLine({ outlook }: { outlook: Outlook }) {
   const x = (day: string) => 6 + ((new Date(day).getTime() - first) / span) * (WIDTH - 12)
   const y = (percent: number) => HEIGHT - ((percent - LOW) / (HIGH - LOW)) * HEIGHT
   const words = crosses
-    ? `Reaches ${limit} % about ${spokenDay(crosses)}${spokenRange(between)}`
+    ? `Reaches ${limit} % about ${spokenDate(crosses)}${spokenRange(between)}`
     : (missing ?? `Not near ${limit} % within five years`)
   return (
     <figure className="flex flex-wrap items-center gap-x-4 pt-2">

@@ -38,7 +38,7 @@ export function Timeline({ sheet }: { sheet: UnitSheet }) {
                 </Link>
               )}
               <span className="block text-quiet">
-                {spokenTime(entry.at)}
+                {spokenTime(entry.at, sheet.time_zone)}
                 {entry.summary && ` · ${entry.summary}`}
               </span>
             </span>

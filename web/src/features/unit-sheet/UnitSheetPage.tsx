@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { UnitSheet } from '../../shared/api/types'
 import { useRequestId } from '../../shared/drafts/useRequestId'
 import { LoopDrawing } from '../../shared/loop/LoopDrawing'
-import { spokenDay } from '../../shared/quantities/when'
+import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
@@ -119,7 +119,7 @@ export function UnitSheetPage() {
               <span>
                 <span className="font-label font-bold">Temporary: {repair.element_label.toLowerCase()}</span>
                 <span className="block text-quiet">
-                  holds until {spokenDay(repair.temporary_until)}, {repair.reason?.toLowerCase()}
+                  holds until {spokenDate(repair.temporary_until)}, {repair.reason?.toLowerCase()}
                 </span>
               </span>
             </Link>

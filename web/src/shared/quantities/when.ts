@@ -1,21 +1,49 @@
+// Times are told by the clock of the yard they happened in, wherever the reader sits.
 const DAY = 86_400_000
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
-const dayAndMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const dayMonthYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
-/** "05:40" today, "23 Nov 05:40" this year, "23 Nov 2025" before. */
-export function spokenTime(iso: string, now = new Date()): string {
-  const time = new Date(iso)
-  if (time.toDateString() === now.toDateString()) return clock.format(time)
-  if (now.getTime() - time.getTime() < 300 * DAY) return `${dayAndMonth.format(time)} ${clock.format(time)}`
-  return dayMonthYear.format(time)
+function clockOf(timeZone: string) {
+  const style = (options: Intl.DateTimeFormatOptions, locale = 'en-GB') =>
+    new Intl.DateTimeFormat(locale, { ...options, timeZone })
+  const numericDay = style({ year: 'numeric', month: '2-digit', day: '2-digit' }, 'en-CA')
+  return {
+    time: style({ hour: '2-digit', minute: '2-digit' }),
+    dayAndMonth: style({ day: 'numeric', month: 'short' }),
+    dayMonthYear: style({ day: 'numeric', month: 'short', year: 'numeric' }),
+    /** Days since 1970 on this clock's calendar. */
+    dayNumber: (time: Date) => Date.parse(numericDay.format(time)) / DAY,
+  }
 }
 
-/** "today", "1 day", "12 days": how long something has stood. */
-export function spokenAge(iso: string, now = new Date()): string {
-  const days = Math.floor((now.getTime() - new Date(iso).getTime()) / DAY)
+const clocks = new Map<string, ReturnType<typeof clockOf>>()
+function clockIn(timeZone: string) {
+  const clock = clocks.get(timeZone) ?? clockOf(timeZone)
+  clocks.set(timeZone, clock)
+  return clock
+}
+
+/** "05:40" today, "23 Nov 05:40" within a year, "23 Nov 2025" before. */
+export function spokenTime(iso: string, timeZone: string, now = new Date()): string {
+  const time = new Date(iso)
+  const clock = clockIn(timeZone)
+  const age = clock.dayNumber(now) - clock.dayNumber(time)
+  if (age === 0) return clock.time.format(time)
+  if (age < 300) return `${clock.dayAndMonth.format(time)} ${clock.time.format(time)}`
+  return clock.dayMonthYear.format(time)
+}
+
+/** "today", "1 day", "12 days": how long something has stood, by the yard's calendar. */
+export function spokenAge(iso: string, timeZone: string, now = new Date()): string {
+  const clock = clockIn(timeZone)
+  const days = clock.dayNumber(now) - clock.dayNumber(new Date(iso))
   if (days < 1) return 'today'
   return days === 1 ? '1 day' : `${days} days`
 }
 
-export const spokenDay = (iso: string): string => dayMonthYear.format(new Date(iso))
+/** The day of a moment, by the yard's calendar. */
+export const spokenDay = (iso: string, timeZone: string): string => clockIn(timeZone).dayMonthYear.format(new Date(iso))
+
+/** A day that was entered or worked out as a day: the same everywhere. */
+export const spokenDate = (isoDate: string): string => spokenDay(isoDate, 'UTC')
+
+/** The reader's own today. */
+export const spokenToday = (): string => spokenDay(new Date().toISOString(), Intl.DateTimeFormat().resolvedOptions().timeZone)

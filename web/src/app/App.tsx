@@ -86,7 +86,14 @@ function Pages() {
         <Route path="/sums" element={<SumsPage />} />
         <Route path="/sums/:key" element={<SumsPage />} />
         <Route path="/house-rules" element={<HouseRulesPage />} />
-        <Route path="*" element={<p className="py-8">Nothing is kept under this address, part of it may be lost: look it up by its number.</p>} />
+        <Route
+          path="*"
+          element={
+            <p className="py-8">
+              Nothing is kept under this address, part of it may be lost: look it up by its number.
+            </p>
+          }
+        />
       </Routes>
       <SignInAgain />
     </Frame>

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react'
 import type { JobBench, Reading } from '../../shared/api/types'
 import { useRequestId } from '../../shared/drafts/useRequestId'
+import { glued } from '../../shared/quantities/glued'
 import { spokenTime } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
@@ -65,16 +66,16 @@ function Row({
           </span>
         </div>
         <p className="text-quiet">
-          {reading.condition_line}, {spokenTime(reading.taken_at, job.unit.time_zone)}
+          {glued(reading.condition_line)}, {spokenTime(reading.taken_at, job.unit.time_zone)}
         </p>
         {gone && <p className="font-semibold">{reading.fate}</p>}
         {judged && (
           <>
             <p>
               <strong className="font-semibold">{judged.verdict}</strong>
-              {judged.validity !== 'valid' && ` (${judged.validity})`}: {judged.summary}
+              {judged.validity !== 'valid' && ` (${judged.validity})`}: {glued(judged.summary)}
             </p>
-            {judged.instead && <p className="font-semibold">{judged.instead}.</p>}
+            {judged.instead && <p className="font-semibold">{glued(judged.instead)}.</p>}
             <div className="flex items-center justify-between gap-4">
               <WeightTicks weight={judged.weight} />
               <Button

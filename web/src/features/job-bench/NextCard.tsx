@@ -1,5 +1,6 @@
 import { useRef, useEffect } from 'react'
 import type { JobBench, Step, TestCard } from '../../shared/api/types'
+import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
 
 const DO: Record<Step['kind'], string> = {
@@ -54,7 +55,7 @@ export function NextCard({
         </h2>
         {step.minutes > 0 && <span className="font-label font-bold">{step.minutes} min</span>}
       </div>
-      <p className="pt-1">{step.why}.</p>
+      <p className="pt-1">{glued(step.why)}.</p>
       {measures &&
         cautions.map((caution) => (
           <p key={caution.id} className="pt-2 font-semibold">
@@ -65,8 +66,8 @@ export function NextCard({
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
           {test.answers.map((answer) => (
             <div key={answer.when} className="contents">
-              <dt className="font-label font-bold">{answer.when}</dt>
-              <dd>{answer.means}</dd>
+              <dt className="font-label font-bold">{glued(answer.when)}</dt>
+              <dd>{glued(answer.means)}</dd>
             </div>
           ))}
         </dl>

@@ -43,6 +43,10 @@ function How({ test, position }: { test: TestCard; position: string | null }) {
   )
 }
 
+const bringIntoView = (element: HTMLElement | null) => {
+  element?.scrollIntoView({ block: 'nearest' })
+}
+
 /** The pad: how to take it, the value, its conditions. What is typed is kept until it is saved. */
 export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
   const [draft, keep, clear] = useDraft<PadDraft>(
@@ -123,7 +127,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         </Field>
       )}
       {question ? (
-        <div role="alert" className="flex flex-col gap-2 border-l-4 border-watch pl-4">
+        <div ref={bringIntoView} role="alert" className="flex flex-col gap-2 border-l-4 border-watch pl-4">
           <p className="font-semibold">{question.text}</p>
           <div className="flex flex-wrap gap-2">
             {question.options.map((option) => (

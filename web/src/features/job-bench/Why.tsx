@@ -1,4 +1,5 @@
 import type { Reading } from '../../shared/api/types'
+import { glued } from '../../shared/quantities/glued'
 
 const list = (title: string, lines: string[]) =>
   lines.length === 0 ? null : (
@@ -6,7 +7,7 @@ const list = (title: string, lines: string[]) =>
       <dt className="font-label text-quiet">{title}</dt>
       <dd>
         {lines.map((line) => (
-          <p key={line}>{line}</p>
+          <p key={line}>{glued(line)}</p>
         ))}
       </dd>
     </div>

@@ -49,7 +49,9 @@ export function JobList() {
                 {job.parked_missing && <span className="block text-quiet">Missing: {job.parked_missing}</span>}
               </span>
               <span className="text-quiet">
-                {job.ended_at ? `ended ${spokenDay(job.ended_at, job.time_zone)}` : `open ${spokenAge(job.opened_at, job.time_zone)}`}
+                {job.ended_at
+                  ? `ended ${spokenDay(job.ended_at, job.time_zone)}`
+                  : `open ${spokenAge(job.opened_at, job.time_zone)}`}
               </span>
             </Link>
           </li>

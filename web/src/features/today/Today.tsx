@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { glued } from '../../shared/quantities/glued'
 import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
@@ -34,7 +35,7 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
         </span>
         <span className="font-label text-lead font-bold">{line.unit}</span>
         <span className="col-span-2 desk:col-span-1">
-          {line.words}
+          {glued(line.words)}
           <span className={`block ${first ? '' : 'text-quiet'}`}>
             {line.yard}, {spokenSince(line)}
           </span>

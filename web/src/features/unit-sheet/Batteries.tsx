@@ -94,7 +94,9 @@ export function Batteries({ sheet }: { sheet: UnitSheet }) {
       {sheet.past_batteries.length > 0 && (
         <p className="pt-2 text-quiet">
           Before:{' '}
-          {sheet.past_batteries.map((past) => `${past.position} ${past.tag} to ${spokenDay(past.to, sheet.time_zone)}`).join(', ')}
+          {sheet.past_batteries
+            .map((past) => `${past.position} ${past.tag} to ${spokenDay(past.to, sheet.time_zone)}`)
+            .join(', ')}
         </p>
       )}
       <Sheet

@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import type { UnitSheet } from '../../shared/api/types'
+import { glued } from '../../shared/quantities/glued'
 import { spokenTime } from '../../shared/quantities/when'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 
@@ -39,7 +40,7 @@ export function Timeline({ sheet }: { sheet: UnitSheet }) {
               )}
               <span className="block text-quiet">
                 {spokenTime(entry.at, sheet.time_zone)}
-                {entry.summary && ` · ${entry.summary}`}
+                {entry.summary && ` · ${glued(entry.summary)}`}
               </span>
             </span>
             <span className="text-lead font-semibold">{entry.spoken}</span>

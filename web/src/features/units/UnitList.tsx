@@ -15,7 +15,7 @@ export function UnitList() {
   if (isPending) return <Waiting what="the units" />
   if (error) return <ErrorNote error={error} />
 
-  const yards = [...new Set(data.units.map((unit) => unit.yard ?? ''))].sort()
+  const yards = [...new Set(data.units.map((unit) => unit.yard))].sort()
   return (
     <div>
       <div className="flex flex-wrap items-end justify-between gap-4 pb-6">
@@ -53,7 +53,7 @@ export function UnitList() {
             <h2 className="rule-below pb-1 text-lead">{yard}</h2>
             <ul>
               {data.units
-                .filter((unit) => (unit.yard ?? '') === yard)
+                .filter((unit) => unit.yard === yard)
                 .map((unit) => (
                   <li key={unit.id} className="rule-below">
                     <Link

@@ -46,4 +46,5 @@ export const spokenDay = (iso: string, timeZone: string): string => clockIn(time
 export const spokenDate = (isoDate: string): string => spokenDay(isoDate, 'UTC')
 
 /** The reader's own today. */
-export const spokenToday = (): string => spokenDay(new Date().toISOString(), Intl.DateTimeFormat().resolvedOptions().timeZone)
+export const spokenToday = (): string =>
+  spokenDay(new Date().toISOString(), Intl.DateTimeFormat().resolvedOptions().timeZone)

@@ -2,6 +2,14 @@ import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { Button } from './Button'
 
+/** The first thing to fill in takes the focus, not the way out. */
+function focusFirstField(event: Event) {
+  const field = (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea')
+  if (!field) return
+  event.preventDefault()
+  field.focus()
+}
+
 /** A sheet over the page for a short piece of work; Escape closes it, focus returns to where it was. */
 export function Sheet({
   title,
@@ -25,6 +33,7 @@ export function Sheet({
         <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={focusFirstField}
           className="fixed inset-x-0 bottom-0 z-30 max-h-[92dvh] overflow-y-auto border-t-4 border-copper bg-ground p-5 desk:inset-x-auto desk:top-0 desk:right-0 desk:max-h-none desk:w-[34rem] desk:border-t-0 desk:border-l-4 desk:p-8"
         >
           <div className="flex items-start justify-between gap-4 pb-4">

@@ -4,7 +4,7 @@ module Server
   # The whole web application as one Rack app: guards first, then files, sign-in, and the JSON routes.
   module App
     ROUTES = [Routes::Health, Routes::Session, Routes::Catalogue, Routes::Today, Routes::Find, Routes::Units,
-              Routes::Batteries, Routes::Jobs, Routes::Readings, Routes::Repairs, Routes::HouseRules,
+              Routes::Batteries, Routes::Jobs, Routes::Readings, Routes::Repairs, Routes::HouseRules, Routes::People, Routes::Yards,
               Routes::Circuits, Routes::UnitCircuits, Routes::Sums].freeze
     NOT_FOUND = [404, { 'content-type' => 'application/json' },
                  [JSON.generate(error: { code: 'not_found', message: 'No such address', fields: {} })]].freeze

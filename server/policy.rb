@@ -13,8 +13,11 @@ module Server
       edit_circuits: %w[electrician lead],
       retire_units: %w[lead],
       override_ladder: %w[lead],
-      set_house_rules: %w[lead]
+      set_house_rules: %w[lead],
+      manage_people: %w[lead],
+      manage_yards: %w[lead]
     }.freeze
+    ROLES = ROLES_BY_ACTION.values.flatten.uniq.freeze
 
     # @param role [String]
     # @param action [Symbol] key of ROLES_BY_ACTION

@@ -5,6 +5,8 @@ module Server
   class SignIn < Roda
     SAME_ANSWER = 'E-mail or password is wrong'
     MOST_FAILURES = 12
+    # In the session: when it began, seconds since 1970. Blocking and new passwords end those begun before.
+    SINCE = 'since'
 
     plugin :middleware
     plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
@@ -13,6 +15,7 @@ module Server
       db DB
       accounts_table :account
       login_column :email
+      normalize_login { |login| login.to_s.strip.downcase }
       account_password_hash_column :password_hash
       require_bcrypt? false
       require_mail? false
@@ -24,6 +27,9 @@ module Server
       logout_route 'api/sign-out'
       hmac_secret CONFIG.session_secret
       domain 'localhost'
+      account_status_column :status_id
+      skip_status_checks? false
+      after_login { session[SINCE] = Time.now.to_f.ceil(3) }
       password_hash_cost CONFIG.argon_cost
       no_matching_login_message SAME_ANSWER
       invalid_password_message SAME_ANSWER

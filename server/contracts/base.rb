@@ -11,6 +11,8 @@ module Server
       Number = Types::Strict::Float.constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
       UUID_FORMAT = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       Uuid = Types::Strict::String.constrained(format: UUID_FORMAT)
+      Email = Types::Strict::String.constrained(format: /\A[^@\s]+@[^@\s]+\z/, max_size: 200)
+                                   .constructor { |value| value.is_a?(::String) ? value.strip.downcase : value }
       Text = Types::Strict::String.constructor { |value| value.is_a?(::String) ? value.strip : value }
     end
 
@@ -21,6 +23,8 @@ module Server
 
       LONG_TEXT = 2000
       SHORT_TEXT = 200
+
+      register_macro(:long_enough) { key.failure(Passwords::TOO_SHORT) if key? && value.size < Passwords::LEAST_LETTERS }
     end
 
     # @param errors [Array<String>, Hash] as dry-validation gives them

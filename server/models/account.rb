@@ -5,6 +5,75 @@ module Server
   module Models
     # A person who signs in.
     class Account < Sequel::Model(:account)
+      # As the sign-in reads them: only who is open gets in.
+      OPEN = 2
+      BLOCKED = 3
+      EMAIL_TAKEN = 'somebody has this e-mail already'
+      LAST_LEAD = 'There must be a lead who can sign in: make another one first'
+
+      dataset_module do
+        def by_name = order(:name, :id)
+        # Always in this order, so that two leads who give up the role at once wait for each other.
+        def leads_held = where(role: 'lead', status_id: OPEN).order(:id).for_update
+      end
+
+      class << self
+        # @param input [Hash] of Contracts::NewPerson
+        # @return [Account]
+        # @raise [Refusals::InvalidInput] if the e-mail is somebody's
+        def add(input)
+          with_own_email { create(**input.except(:password), password_hash: Passwords.digest(input[:password])) }
+        end
+
+        # @yield a write that may hit an e-mail that is taken
+        def with_own_email(&write)
+          db.transaction(savepoint: true, &write)
+        rescue Sequel::UniqueConstraintViolation
+          raise Refusals::InvalidInput.new('Another person has this e-mail', fields: { 'email' => [EMAIL_TAKEN] })
+        end
+      end
+
+      # @return [Boolean]
+      def blocked? = status_id != OPEN
+
+      # @param since [Float, nil] when the session began, seconds since 1970
+      # @return [Boolean] whether such a session still counts
+      def session_counts?(since) = !blocked? && (sessions_from.nil? || since.to_f >= sessions_from.to_f)
+
+      # @param input [Hash] of Contracts::PersonEdit
+      # @param now [Time]
+      # @return [Account]
+      # @raise [Refusals::InvalidInput] if nobody would be left to lead, or the e-mail is somebody's
+      def edit(input, now:)
+        changes = input.slice(:name, :email, :role)
+        changes[:status_id] = input[:blocked] ? BLOCKED : OPEN if input.key?(:blocked)
+        changes[:password_hash] = Passwords.digest(input[:password]) if input[:password]
+        keep_a_lead(changes)
+        changes[:sessions_from] = now.floor(3) if input[:blocked] || input[:password]
+        self.class.with_own_email { update(changes) }
+      end
+
+      # @param current [String]
+      # @param fresh [String]
+      # @param now [Time]
+      # @return [Account] every session begun before has ended
+      # @raise [Refusals::InvalidInput] if the current one is wrong
+      def change_password(current:, fresh:, now:)
+        unless Passwords.match?(current, password_hash)
+          raise Refusals::InvalidInput.new('The password you have now is not that one', fields: { 'current' => ['is not your password'] })
+        end
+
+        update(password_hash: Passwords.digest(fresh), sessions_from: now.floor(3))
+      end
+
+      private
+
+      def keep_a_lead(changes)
+        leads_after = changes.fetch(:role, role) == 'lead' && changes.fetch(:status_id, status_id) == OPEN
+        return if leads_after || role != 'lead' || self.class.leads_held.all.any? { |one| one.id != id }
+
+        raise Refusals::InvalidInput.new(LAST_LEAD, fields: { 'role' => ['is the last lead'] })
+      end
     end
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require 'digest'
+require 'openssl'
 
 module Server
   module Models
@@ -16,7 +16,7 @@ module Server
         # @return [Array(Integer, Hash)]
         # @raise [Refusals::RequestConflict] if the id was used for something else
         def once(id:, person:, text:, &write)
-          digest = Digest::SHA256.hexdigest(text)
+          digest = OpenSSL::HMAC.hexdigest('SHA256', CONFIG.session_secret, text) # keyed: a body may hold a password
           db.transaction do
             db.get(Sequel.function(:set_config, 'wattomneum.person_id', person.id.to_s, true))
             fresh = dataset.insert_conflict(target: :id).returning(:id)

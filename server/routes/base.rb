@@ -42,7 +42,10 @@ module Server
           rodauth = env['rodauth']
           raise Refusals::NotSignedIn unless rodauth&.logged_in?
 
-          Models::Account[rodauth.session_value] || raise(Refusals::NotSignedIn)
+          account = Models::Account[rodauth.session_value]
+          raise Refusals::NotSignedIn unless account&.session_counts?(env['rack.session'][SignIn::SINCE])
+
+          account
         end
       end
 

@@ -40,7 +40,7 @@ RSpec.describe 'Doors', :server do
   it 'refuses everything but health and sign-in to those who are signed out' do
     id = SecureRandom.uuid
     ['/api/today', '/api/units', "/api/units/#{id}", '/api/jobs', "/api/jobs/#{id}", '/api/circuits', '/api/sums', '/api/house-rules',
-     '/api/find?q=a',
+     '/api/find?q=a', '/api/people', '/api/yards',
      '/api/catalogue', '/api/batteries/loose', "/api/units/#{id}/readings.csv", "/api/jobs/#{id}/export"].each do |path|
       read(path)
       expect([path, status]).to eq([path, 401])

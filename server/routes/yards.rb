@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Yards and the time zones they tell time in.
+    class Yards < Base
+      get '/api/yards' do
+        allow!(:manage_yards)
+        json(yards)
+      end
+
+      post '/api/yards' do
+        allow!(:manage_yards)
+        once do
+          Models::Yard.add(contract!(Contracts::YardFields))
+          [201, yards]
+        end
+      end
+
+      patch '/api/yards/:id' do
+        allow!(:manage_yards)
+        once do
+          find!(Models::Yard.dataset, id_param, 'yard').edit(contract!(Contracts::YardFields))
+          [200, yards]
+        end
+      end
+
+      private
+
+      def yards = Presenters::Yards.call(Models::Yard.order(:name).all, Models::Yard.time_zones)
+    end
+  end
+end

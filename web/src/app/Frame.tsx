@@ -9,6 +9,7 @@ import { Sheet } from '../shared/ui/Sheet'
 import { useKey } from '../shared/ui/useKey'
 import { KeyList } from './KeyList'
 import { switchTheme } from './theme'
+import { You } from './You'
 
 const WORDS = [
   { to: '/', label: 'Today' },
@@ -24,6 +25,7 @@ const wordLook = ({ isActive }: { isActive: boolean }) =>
 /** A narrow rail with the words of the work on a laptop, a bar at the bottom on a phone; find box on top. */
 export function Frame({ person, children }: { person: Person; children: ReactNode }) {
   const [keys, setKeys] = useState(false)
+  const [you, setYou] = useState(false)
   const navigate = useNavigate()
   const client = useQueryClient()
   useKey(
@@ -73,9 +75,14 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
           >
             Keys ?
           </Button>
-          <p className="pt-2 text-quiet">
+          <Button
+            look="quiet"
+            onClick={() => {
+              setYou(true)
+            }}
+          >
             {person.name}, {person.role}
-          </p>
+          </Button>
           <Button look="quiet" onClick={() => void leave()}>
             Sign out
           </Button>
@@ -86,8 +93,14 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
           <div className="w-full desk:max-w-md">
             <FindBox />
           </div>
-          <Button look="quiet" className="desk:hidden" onClick={switchTheme}>
-            Light
+          <Button
+            look="quiet"
+            className="min-w-12 desk:hidden"
+            onClick={() => {
+              setYou(true)
+            }}
+          >
+            You
           </Button>
         </header>
         <main id="work">{children}</main>
@@ -100,6 +113,20 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
         }}
       >
         <KeyList />
+      </Sheet>
+      <Sheet
+        title={`${person.name}, ${person.role}`}
+        open={you}
+        onClose={() => {
+          setYou(false)
+        }}
+      >
+        <You
+          onLeave={() => void leave()}
+          onGo={() => {
+            setYou(false)
+          }}
+        />
       </Sheet>
     </div>
   )

@@ -4,6 +4,8 @@ import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
+import { People } from './People'
+import { Yards } from './Yards'
 import { houseRules, useChooseSchool, type Limit, type School } from './api'
 
 function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolean }) {
@@ -85,7 +87,8 @@ function Limits({ limits }: { limits: Limit[] }) {
 /** What everything is judged by, and what the fleet chose where good people differ. */
 export function HouseRulesPage() {
   const { data: rules, error, isPending } = useQuery(houseRules())
-  const mayChoose = useMay()('set_house_rules')
+  const may = useMay()
+  const mayChoose = may('set_house_rules')
   if (isPending) return <Waiting what="the house rules" />
   if (error) return <ErrorNote error={error} />
 
@@ -106,6 +109,12 @@ export function HouseRulesPage() {
           <SchoolChoice key={school.key} school={school} mayChoose={mayChoose} />
         ))}
       </section>
+      {(may('manage_people') || may('manage_yards')) && (
+        <div className="grid gap-8 desk:grid-cols-2 desk:gap-12">
+          {may('manage_people') && <People />}
+          {may('manage_yards') && <Yards />}
+        </div>
+      )}
       <Limits limits={rules.limits} />
     </div>
   )

@@ -1,4 +1,7 @@
-import { client, HttpError } from '../../shared/api/http'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { asRequest, client, HttpError, reply } from '../../shared/api/http'
+import type { Person } from '../../shared/api/types'
+import { session } from '../../shared/session/session'
 
 const REASONS: Record<number, string> = {
   401: 'E-mail or password is wrong.',
@@ -17,4 +20,16 @@ export async function signIn(input: { login: string; password: string }): Promis
 
 export async function signOut(): Promise<void> {
   await client.POST('/api/sign-out', { body: {} as never })
+}
+
+/** One's own password; signs one out everywhere else. */
+export function useChangePassword() {
+  const queries = useQueryClient()
+  return useMutation<Person, HttpError, { requestId: string; current: string; fresh: string }>({
+    mutationFn: ({ requestId, ...body }) =>
+      reply(client.PUT('/api/session/password', { params: { header: asRequest(requestId) }, body })),
+    onSuccess: (person) => {
+      queries.setQueryData(session().queryKey, person)
+    },
+  })
 }

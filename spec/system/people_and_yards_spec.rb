@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+RSpec.describe 'People and yards' do
+  def fill_person(name:, email:, password:)
+    fill_in 'Name', with: name
+    fill_in 'E-mail', with: email
+    fill_in 'First password', with: password
+  end
+
+  def sign_in(email, password)
+    visit '/'
+    fill_in 'E-mail', with: email
+    fill_in 'Password', with: password
+    click_button 'Sign in'
+  end
+
+  it 'lets a lead add a person, who signs in, changes the password, and is shut out when blocked' do
+    sign_in_as('lead')
+    click_link 'House rules'
+    click_button 'Add a person'
+    fill_person(name: 'Ivo Sand', email: 'ivo@skarrow.example', password: 'short')
+    select 'driver: reports what fails', from: 'Role'
+    click_button 'Add the person'
+    expect(page).to have_content('needs 10 letters or more')
+    fill_in 'First password', with: 'first password'
+    click_button 'Add the person'
+    expect(page).to have_css('li', text: 'Ivo Sand, driver')
+    click_button 'Sign out'
+
+    sign_in('ivo@skarrow.example', 'first password')
+    click_button 'Ivo Sand, driver'
+    click_button 'Change your password'
+    fill_in 'The one you have', with: 'first password'
+    fill_in 'The new one', with: 'second password'
+    click_button 'Change it'
+    expect(page).to have_content('Changed. Anywhere else you are signed out.')
+    find('body').send_keys(:escape)
+    click_button 'Sign out'
+
+    sign_in_as('lead')
+    click_link 'House rules'
+    click_button 'Change Ivo Sand'
+    uncheck 'May sign in'
+    click_button 'Save the person'
+    expect(page).to have_css('li', text: 'Ivo Sand, driver, may not sign in')
+    click_button 'Sign out'
+    sign_in('ivo@skarrow.example', 'second password')
+    expect(page).to have_content('E-mail or password is wrong.')
+  end
+
+  it 'keeps a lead in the fleet' do
+    sign_in_as('lead')
+    click_link 'House rules'
+    click_button 'Change Osric Vane'
+    select 'reader: looks on', from: 'Role'
+    click_button 'Save the person'
+    expect(page).to have_content('There must be a lead who can sign in')
+  end
+
+  it 'lets a lead add a yard with its clock, into which a unit is entered' do
+    sign_in_as('lead')
+    click_link 'House rules'
+    click_button 'Add a yard'
+    fill_in 'Name', with: 'Far Quarry'
+    fill_in 'Time zone', with: 'Europe/Atlantis'
+    click_button 'Add the yard'
+    expect(page).to have_content('is no time zone known here')
+    fill_in 'Time zone', with: 'Europe/Oslo'
+    click_button 'Add the yard'
+    expect(page).to have_css('li', text: 'Far Quarry')
+    visit '/units/new'
+    expect(page).to have_select('Yard', with_options: ['Far Quarry'])
+  end
+
+  it 'shows neither to anybody else' do
+    sign_in_as('electrician')
+    click_link 'House rules'
+    expect(page).to have_css('h2', text: 'Limits')
+    expect(page).to have_no_css('h2', text: 'People')
+    expect(page).to have_no_css('h2', text: 'Yards')
+  end
+
+  it 'has the way out, the light and the house rules within reach of a thumb', :phone do
+    sign_in_as('electrician')
+    click_button 'You'
+    before = page.evaluate_script('document.documentElement.dataset.theme')
+    click_button 'Yard or cab light'
+    expect(page).to have_no_css("html[data-theme=#{before}]")
+    click_link 'House rules'
+    expect(page).to have_css('h1', text: 'House rules')
+    click_button 'You'
+    click_button 'Sign out'
+    expect(page).to have_field('E-mail')
+  end
+end

@@ -1,0 +1,81 @@
+import { useForm } from 'react-hook-form'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { showFieldErrors } from '../../shared/ui/fieldErrors'
+import { useSavePerson, type FleetPerson, type Role } from './api'
+
+const ROLES: { key: Role; words: string }[] = [
+  { key: 'electrician', words: 'electrician: measures, mends, closes' },
+  { key: 'lead', words: 'lead: all that, and the house rules' },
+  { key: 'driver', words: 'driver: reports what fails' },
+  { key: 'reader', words: 'reader: looks on' },
+]
+
+/** Add a person or change one. A password is typed here once and told to them; they change it themselves. */
+export function PersonForm({ person, onDone }: { person: FleetPerson | undefined; onDone: () => void }) {
+  const form = useForm({
+    defaultValues: {
+      name: person?.name ?? '',
+      email: person?.email ?? '',
+      role: person?.role ?? 'electrician',
+      password: '',
+      allowed: !(person?.blocked ?? false),
+    },
+  })
+  const [requestId, renew] = useRequestId()
+  const save = useSavePerson()
+  const { errors } = form.formState
+  const submit = form.handleSubmit(({ allowed, password, ...rest }) => {
+    save.mutate(
+      person
+        ? { requestId, id: person.id, edit: { ...rest, ...(password && { password }), blocked: !allowed } }
+        : { requestId, add: { ...rest, password } },
+      {
+        onSuccess: onDone,
+        onError: (error) => {
+          showFieldErrors(error, form.setError)
+          if (error.status >= 400) renew()
+        },
+      },
+    )
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
+      <Field label="Name" error={errors.name?.message}>
+        {(wiring) => <input {...wiring} {...form.register('name')} autoComplete="off" />}
+      </Field>
+      <Field label="E-mail" help="They sign in with it" error={errors.email?.message}>
+        {(wiring) => <input {...wiring} {...form.register('email')} type="email" autoComplete="off" />}
+      </Field>
+      <Field label="Role" error={errors.role?.message}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('role')}>
+            {ROLES.map((role) => (
+              <option key={role.key} value={role.key}>
+                {role.words}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field
+        label={person ? 'New password' : 'First password'}
+        help={person ? 'Empty: it stays. A new one signs them out everywhere' : 'Ten letters or more; they change it'}
+        error={errors.password?.message}
+      >
+        {(wiring) => <input {...wiring} {...form.register('password')} type="password" autoComplete="new-password" />}
+      </Field>
+      {person && (
+        <label className="flex min-h-12 items-center gap-3 font-bold">
+          <input type="checkbox" {...form.register('allowed')} /> May sign in
+        </label>
+      )}
+      <ErrorNote error={save.error} />
+      <Button type="submit" look="main" disabled={save.isPending}>
+        {person ? 'Save the person' : 'Add the person'}
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,61 @@
+import { useId } from 'react'
+import { useForm } from 'react-hook-form'
+import { useRequestId } from '../../shared/drafts/useRequestId'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { showFieldErrors } from '../../shared/ui/fieldErrors'
+import { useSaveYard, type Yard } from './api'
+
+/** Add a yard or change one; its clock tells when things happened there. */
+export function YardForm({
+  yard,
+  timeZones,
+  onDone,
+}: {
+  yard: Yard | undefined
+  timeZones: string[]
+  onDone: () => void
+}) {
+  const form = useForm({
+    defaultValues: {
+      name: yard?.name ?? '',
+      time_zone: yard?.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+    },
+  })
+  const [requestId, renew] = useRequestId()
+  const zones = useId()
+  const save = useSaveYard()
+  const { errors } = form.formState
+  const submit = form.handleSubmit((fields) => {
+    save.mutate(
+      { requestId, id: yard?.id, fields },
+      {
+        onSuccess: onDone,
+        onError: (error) => {
+          showFieldErrors(error, form.setError)
+          if (error.status >= 400) renew()
+        },
+      },
+    )
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
+      <Field label="Name" error={errors.name?.message}>
+        {(wiring) => <input {...wiring} {...form.register('name')} />}
+      </Field>
+      <Field label="Time zone" help="Type a town: Europe/London" error={errors.time_zone?.message}>
+        {(wiring) => <input {...wiring} {...form.register('time_zone')} list={zones} autoComplete="off" />}
+      </Field>
+      <datalist id={zones}>
+        {timeZones.map((zone) => (
+          <option key={zone} value={zone} />
+        ))}
+      </datalist>
+      <ErrorNote error={save.error} />
+      <Button type="submit" look="main" disabled={save.isPending}>
+        {yard ? 'Save the yard' : 'Add the yard'}
+      </Button>
+    </form>
+  )
+}

@@ -36,6 +36,12 @@ RSpec.describe 'Accessibility' do
       find('[data-step] button').click
       expect(page).to have_css('form[aria-label^="Reading"]')
       expect(serious_findings).to eq([])
+      click_button 'Osric Vane, lead'
+      click_button 'Change your password'
+      expect(page).to have_field('The new one')
+      expect(serious_findings).to eq([])
+      click_button 'Close'
+      expect(page).to have_no_css('[role=dialog]')
       click_button 'Record a repair'
       expect(page).to have_css('[role=dialog]')
       expect(serious_findings).to eq([])

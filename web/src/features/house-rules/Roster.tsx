@@ -25,7 +25,7 @@ export function Roster<Row extends { id: string | number; name: string }>({
   }
   return (
     <section aria-labelledby={one}>
-      <div className="rule-below flex items-end justify-between gap-4">
+      <div className="rule-below flex items-baseline justify-between gap-4">
         <h2 id={one} className="pb-1 text-lead">
           {title} <span className="text-quiet">{rows?.length}</span>
         </h2>

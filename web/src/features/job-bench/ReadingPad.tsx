@@ -127,7 +127,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         </Field>
       )}
       {question ? (
-        <div ref={bringIntoView} role="alert" className="flex flex-col gap-2 border-l-4 border-watch pl-4">
+        <div ref={bringIntoView} role="alert" className="flex scroll-mb-6 flex-col gap-2 border-l-4 border-watch pl-4">
           <p className="font-semibold">{question.text}</p>
           <div className="flex flex-wrap gap-2">
             {question.options.map((option) => (

@@ -36,7 +36,7 @@ export function Sheet({
           onOpenAutoFocus={focusFirstField}
           className="fixed inset-x-0 bottom-0 z-30 max-h-[92dvh] overflow-y-auto border-t-4 border-copper bg-ground p-5 desk:inset-x-auto desk:top-0 desk:right-0 desk:max-h-none desk:w-[34rem] desk:border-t-0 desk:border-l-4 desk:p-8"
         >
-          <div className="flex items-start justify-between gap-4 pb-4">
+          <div className="flex items-baseline justify-between gap-4 pb-4">
             <Dialog.Title className="text-lead">{title}</Dialog.Title>
             <Dialog.Close asChild>
               <Button look="quiet">Close</Button>

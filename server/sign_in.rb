@@ -15,7 +15,7 @@ module Server
       db DB
       accounts_table :account
       login_column :email
-      normalize_login { |login| login.to_s.strip.downcase }
+      normalize_login { |login| Models::Account.login_of(login.to_s) }
       account_password_hash_column :password_hash
       require_bcrypt? false
       require_mail? false

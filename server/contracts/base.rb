@@ -12,7 +12,7 @@ module Server
       UUID_FORMAT = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       Uuid = Types::Strict::String.constrained(format: UUID_FORMAT)
       Email = Types::Strict::String.constrained(format: /\A[^@\s]+@[^@\s]+\z/, max_size: 200)
-                                   .constructor { |value| value.is_a?(::String) ? value.strip.downcase : value }
+                                   .constructor { |value| value.is_a?(::String) ? value.strip : value }
       Text = Types::Strict::String.constructor { |value| value.is_a?(::String) ? value.strip : value }
     end
 

@@ -25,12 +25,20 @@ module Server
           with_own_email { create(**input.except(:password), password_hash: Passwords.digest(input[:password])) }
         end
 
+        # @param text [String] an e-mail as somebody typed it
+        # @return [String] as it is kept and looked up
+        def login_of(text) = text.strip.downcase
+
         # @yield a write that may hit an e-mail that is taken
         def with_own_email(&write)
           db.transaction(savepoint: true, &write)
         rescue Sequel::UniqueConstraintViolation
           raise Refusals::InvalidInput.new('Another person has this e-mail', fields: { 'email' => [EMAIL_TAKEN] })
         end
+      end
+
+      def email=(text)
+        super(self.class.login_of(text))
       end
 
       # @return [Boolean]

@@ -9,11 +9,21 @@ module DemoFleet
   MADE = Concurrent::AtomicBoolean.new(false)
 
   def self.fresh
+    as_owner do |owner|
+      tables = owner.tables - %i[schema_info] - owner.tables.grep(/\Aque_(values|lockers)/)
+      owner.run("truncate #{tables.map { |table| owner.literal(Sequel.identifier(table)) }.join(', ')} restart identity cascade")
+      MADE.true? ? copy_back(owner, tables) : make(owner, tables)
+    end
+  end
+
+  # A fleet that has people, yards and sheets, and no unit yet.
+  def self.without_units = as_owner { |owner| owner.run('truncate unit, battery cascade') }
+
+  # Without the triggers that keep evidence as it is.
+  def self.as_owner
     owner = Sequel.connect(ENV.fetch('OWNER_URL'))
     owner.run("set session_replication_role = 'replica'")
-    tables = owner.tables - %i[schema_info] - owner.tables.grep(/\Aque_(values|lockers)/)
-    owner.run("truncate #{tables.map { |table| owner.literal(Sequel.identifier(table)) }.join(', ')} restart identity cascade")
-    MADE.true? ? copy_back(owner, tables) : make(owner, tables)
+    yield owner
   ensure
     owner&.disconnect
   end
@@ -35,7 +45,7 @@ module DemoFleet
     end
     owner.run("select setval(('public.' || quote_ident(sequencename))::regclass, last_value) from #{COPY}.counters")
   end
-  private_class_method :make, :copy_back
+  private_class_method :make, :copy_back, :as_owner
 
   def sign_in_as(role)
     visit '/'

@@ -70,7 +70,7 @@ export function CircuitsPage() {
             </ul>
           </section>
         ))}
-        <section aria-labelledby="library" className="break-inside-avoid pb-6">
+        <section aria-labelledby="library" className="pb-6">
           <h2 id="library" className="rule-below pb-1 text-lead">
             All sheets <span className="text-quiet">{data.sheets.length}</span>
           </h2>

@@ -6,6 +6,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
 import { today } from './api'
+import { NothingDown } from './NothingDown'
 
 const GROUPS = [
   { kind: 'down', title: 'Down' },
@@ -58,11 +59,9 @@ export function Today() {
     <div>
       <h1 className="text-display leading-tight">Today</h1>
       <p className="pb-6 text-quiet">
-        {spokenToday()}.{' '}
-        {data.lines.length === 0
-          ? 'Nothing is down, nothing temporary, nothing owed. Find a unit to test its batteries before the cold.'
-          : 'By consequence: the filled line is the next thing to do.'}
+        {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
       </p>
+      {data.lines.length === 0 && <NothingDown />}
       {GROUPS.map(({ kind, title }) => {
         const lines = data.lines.filter((line) => line.kind === kind)
         return lines.length === 0 ? null : (

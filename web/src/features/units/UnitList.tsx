@@ -46,7 +46,13 @@ export function UnitList() {
           )}
         </div>
       </div>
-      {data.units.length === 0 && <p>None here.</p>}
+      {data.units.length === 0 && (
+        <p>
+          {retired
+            ? 'None is retired.'
+            : 'No unit yet. “New unit” enters the first: its number, its batteries, its usual cranking current.'}
+        </p>
+      )}
       <div className="gap-x-12 desk:columns-2">
         {yards.map((yard) => (
           <section key={yard} aria-label={yard} className="break-inside-avoid pb-8">

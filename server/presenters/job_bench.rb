@@ -39,7 +39,7 @@ module Server
       end
 
       def tests
-        Wattomneum::Readings::Catalogue.for(system).map { |test| TestCard.call(test, system) }
+        Wattomneum::Readings::Catalogue.for(system).map { |test| TestCard.call(test, system, @assessment.limits) }
       end
 
       def readings

@@ -5,7 +5,7 @@ module Server
     # A limit with its source.
     module Limit
       SOURCE_WORDS = { 'standard' => 'standard', 'handbook' => 'handbook', 'practice' => 'common practice',
-                       'ours' => 'our choice' }.freeze
+                       'ours' => 'our choice', 'fleet' => 'set by the fleet' }.freeze
 
       def self.call(limit)
         { id: limit.row_id, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind),

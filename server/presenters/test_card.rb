@@ -8,13 +8,14 @@ module Server
 
       # @param test [Wattomneum::Readings::TestDefinition]
       # @param system [Wattomneum::Systems::ElectricalSystem]
-      def self.call(test, system)
+      # @param limits [Wattomneum::Limits::Table]
+      def self.call(test, system, limits)
         { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
           positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells,
           choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
           state: test.state, states: test.states, state_label: Wattomneum::Readings::Catalogue::STATES.fetch(test.state),
-          instrument: test.instrument, minutes: test.minutes, how: test.how(system), loop: test.loop,
-          from: label_of(test.from), to: label_of(test.to), answers: test.answers(system),
+          instrument: test.instrument, minutes: test.minutes, how: test.how(system, limits: limits), loop: test.loop,
+          from: label_of(test.from), to: label_of(test.to), answers: test.answers(system, limits: limits),
           cautions: Wattomneum::Safety::Cautions.fetch_all(test.cautions).map(&:to_h),
           conditions: conditions(test, system) }
       end

@@ -67,7 +67,7 @@ module Server
           Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400,
                                                                 health_percent: health, counts: usable?(row))
         end
-        forecast = Wattomneum::Batteries::ReplacementForecast.new(points)
+        forecast = Wattomneum::Batteries::ReplacementForecast.new(points, limits: @record.limits)
         { points: points.map do |point|
           { day: day(point.day), health_percent: point.health_percent.round(1), counts: point.counts }
         end,

@@ -61,12 +61,13 @@ module Server
         @assessment ||= Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
           repairs: repairs.map(&:to_core), family: job.family,
-          schools: Models::SchoolChoice.in_force, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+          limits: rules.limits, schools: rules.schools, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
         )
       end
 
       private
 
+      def rules = @rules ||= FleetRules.new
       def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))
 
       def people_ids

@@ -12,6 +12,9 @@ module Server
         @unit = Models::Unit.where(id: unit.id).eager(:yard).first
       end
 
+      # @return [Wattomneum::Limits::Table] what this fleet judges by
+      def limits = FleetRules.new.limits
+
       def fittings
         @fittings ||= Models::Fitting.where(unit_id: unit.id).eager(:battery).order(:position, Sequel.desc(:during)).all
       end

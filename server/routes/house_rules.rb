@@ -17,9 +17,25 @@ module Server
         end
       end
 
+      put '/api/limits/:id' do
+        allow!(:set_house_rules)
+        once do
+          Models::LimitOverride.set(params[:id], **contract!(Contracts::LimitSetting), by: person)
+          [200, house_rules]
+        end
+      end
+
+      post '/api/limits/:id/as-shipped' do
+        allow!(:set_house_rules)
+        once do
+          Models::LimitOverride.clear(params[:id])
+          [200, house_rules]
+        end
+      end
+
       private
 
-      def house_rules = Presenters::HouseRules.call(Models::SchoolChoice.in_force)
+      def house_rules = Presenters::HouseRules.call(Queries::FleetRules.new)
     end
   end
 end

@@ -17,6 +17,54 @@ RSpec.describe Server::Routes::HouseRules do
     expect(Server::Models::SchoolChoice.in_force.words('battery_pairs')).to include('young and strong')
   end
 
+  describe 'a limit' do
+    def limit(id) = read('/api/house-rules')['limits'].find { |row| row['id'] == id }
+    def set(id, value, reason = 'Long frames here') = write(:put, "/api/limits/#{id}", { value: value, reason: reason })
+
+    it 'is set by a lead with a reason, judges by it at once, and says so in the why lines' do
+      lead = sign_in_as('lead')
+      job = open_job['id']
+      take(job, 'cranking_behaviour', 'normal')
+      take(job, 'ground_drop', '0.25')
+      verdict = -> { read("/api/jobs/#{job}")['readings'].last['judged'].slice('verdict', 'limits') }
+      expect(verdict.call['verdict']).to eq('sound')
+      set('drop.ground_cranking@12', 0.2)
+      expect(verdict.call).to match('verdict' => 'act', 'limits' => include(include('id' => 'drop.ground_cranking@12', 'value' => 0.2,
+                                                                                    'source_kind' => 'set by the fleet')))
+      expect(limit('drop.ground_cranking@12'))
+        .to include('value' => 0.2, 'shipped_value' => 0.3, 'reason' => 'Long frames here', 'person' => lead.name)
+      entry = Server::DB[:audit].where(table_name: 'limit_override').first
+      expect([entry[:row_id], entry[:person_id]]).to eq(['drop.ground_cranking@12', lead.id])
+    end
+
+    it 'is told on the card of the test too, and goes back to what is shipped' do
+      sign_in_as('lead')
+      job = open_job['id']
+      card = -> { read("/api/jobs/#{job}")['tests'].find { |test| test['key'] == 'ground_drop' }['answers'].first['when'] }
+      set('drop.ground_cranking@12', 0.2)
+      expect(card.call).to include('0.2 V')
+      write(:post, '/api/limits/drop.ground_cranking@12/as-shipped')
+      expect(card.call).to include('0.3 V')
+      expect(limit('drop.ground_cranking@12'))
+        .to include('value' => 0.3, 'shipped_value' => nil, 'reason' => nil, 'source_kind' => 'common practice')
+    end
+
+    it 'is refused far from what is shipped, past its neighbour, where it guards people, without a reason, and from anybody else' do
+      sign_in_as('lead')
+      { ['drop.ground_cranking@12', 3.0] => 'may be set from 0.15 to 0.6 V', ['charging.low@12', 14.7] => 'must stay under charging.high@12',
+        ['charging.full_field_stop@12', 17.0] => "not a fleet's to set",
+        ['drop.nothing', 1.0] => 'no limit drop.nothing' }.each do |(id, value), words|
+        set(id, value)
+        expect([id, status, error['message']]).to match([id, 422, include(words)])
+      end
+      set('drop.ground_cranking@12', 0.2, ' ')
+      expect([status, error['fields'].keys]).to eq([422, ['reason']])
+      sign_in_as('electrician')
+      set('drop.ground_cranking@12', 0.2)
+      expect(status).to eq(403)
+    end
+  end
+
   it 'refuses an answer nobody has, and anybody but a lead' do
     sign_in_as('lead')
     write(:put, '/api/schools/battery_pairs', { answer: 'none' })

@@ -2,8 +2,9 @@
 
 module Wattomneum
   module Limits
-    # One limit as judged by: its id, value, unit, what it holds for and where it comes from.
-    Limit = Struct.new(:id, :system_volt, :value, :unit, :source_kind, :source, keyword_init: true) do
+    # One limit as judged by: its id, value, unit, what it holds for and where it comes from. under: the limit it stays below;
+    # fixed: a fleet may not set it; shipped_value: what it was before a fleet set it, else nil.
+    Limit = Struct.new(:id, :system_volt, :value, :unit, :source_kind, :source, :under, :fixed, :shipped_value, keyword_init: true) do
       def initialize(**)
         super
         freeze
@@ -12,6 +13,14 @@ module Wattomneum
       # @return [String] id with the system voltage where the figure depends on it, "drop.ground_cranking@12"
       def row_id
         system_volt == 'any' ? id : "#{id}@#{system_volt}"
+      end
+
+      # @param value [Float] in the unit of the limit
+      # @return [Limit] the same limit as a fleet set it; the source still tells what was shipped
+      def as_set(value)
+        return self.class.new(**to_h, value: shipped_value || self.value) if value == (shipped_value || self.value)
+
+        self.class.new(**to_h, value: value, shipped_value: shipped_value || self.value, source_kind: 'fleet')
       end
     end
   end

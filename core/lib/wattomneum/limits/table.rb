@@ -22,8 +22,23 @@ module Wattomneum
           raise(UnknownKeyError, "no limit #{id} for a #{system_volt} V system")
       end
 
+      # @param row_id [String] as Limit#row_id gives it
+      # @return [Limit]
+      # @raise [UnknownKeyError] if there is no such row
+      def row(row_id)
+        @rows.each_value.find { |limit| limit.row_id == row_id } || raise(UnknownKeyError, "no limit #{row_id}")
+      end
+
       # @return [Array<Limit>]
       def to_a = @rows.values
+
+      # This table with what a fleet has set. Values that were taken once are not questioned again.
+      #
+      # @param values [Hash{String => Float}] by row id, each in the unit of its limit; rows no longer known are left out
+      # @return [Table]
+      def with(values)
+        self.class.new(to_a.map { |limit| values.key?(limit.row_id) ? limit.as_set(values[limit.row_id]) : limit })
+      end
 
       SHIPPED = new(DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) })
       private_constant :SHIPPED

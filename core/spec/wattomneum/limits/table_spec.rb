@@ -18,6 +18,26 @@ RSpec.describe Wattomneum::Limits::Table do
     expect(table.to_a.map(&:source)).to all(match(/\w{4}/))
   end
 
+  it 'takes what a fleet has set, and still tells what was shipped and why' do
+    own = table.with('drop.ground_cranking@12' => 0.2)
+    limit = own.fetch('drop.ground_cranking', system_volt: 12)
+    expect([limit.value, limit.shipped_value, limit.source_kind, limit.unit]).to eq([0.2, 0.3, 'fleet', 'V'])
+    expect(limit.source).to eq(table.fetch('drop.ground_cranking', system_volt: 12).source)
+    expect([own.fetch('drop.ground_cranking', system_volt: 24).value, table.fetch('drop.ground_cranking', system_volt: 12).value]).to eq([0.3, 0.3])
+  end
+
+  it 'is as shipped again when a limit is set back, and leaves out limits that are no longer known' do
+    back = table.with('drop.ground_cranking@12' => 0.2).with('drop.ground_cranking@12' => 0.3, 'gone@12' => 1.0)
+    limit = back.fetch('drop.ground_cranking', system_volt: 12)
+    expect([limit.value, back.to_a.size]).to eq([0.3, table.to_a.size])
+  end
+
+  it 'keeps the order that rows ask for, as shipped' do
+    table.to_a.select(&:under).each do |limit|
+      expect(limit.value).to be < table.fetch(limit.under, system_volt: limit.system_volt).value, limit.row_id
+    end
+  end
+
   it 'refuses an id it does not hold' do
     expect { table.fetch('drop.nothing', system_volt: 12) }.to raise_error(Wattomneum::UnknownKeyError, /no limit drop.nothing/)
   end

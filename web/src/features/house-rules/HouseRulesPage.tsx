@@ -1,12 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
+import { Limits } from './Limits'
 import { People } from './People'
 import { Yards } from './Yards'
-import { houseRules, useChooseSchool, type Limit, type School } from './api'
+import { houseRules, useChooseSchool, type School } from './api'
 
 function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolean }) {
   const choose = useChooseSchool()
@@ -38,52 +37,6 @@ function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolea
   )
 }
 
-const matches = (limit: Limit, words: string) =>
-  `${limit.id} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
-
-function Limits({ limits }: { limits: Limit[] }) {
-  const [words, setWords] = useState('')
-  const shown = limits.filter((limit) => matches(limit, words))
-  return (
-    <section aria-labelledby="limits">
-      <h2 id="limits" className="rule-below pb-1 text-lead">
-        Limits <span className="text-quiet">{shown.length}</span>
-      </h2>
-      <div className="max-w-md py-3">
-        <Field label="Show only">
-          {(wiring) => (
-            <input
-              {...wiring}
-              value={words}
-              placeholder="drop, 24, charging …"
-              onChange={(event) => {
-                setWords(event.target.value)
-              }}
-            />
-          )}
-        </Field>
-      </div>
-      {shown.length === 0 && <p>No limit by that word.</p>}
-      <ul>
-        {shown.map((limit) => (
-          <li
-            key={limit.id}
-            className="rule-below grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2 desk:grid-cols-[20rem_9rem_1fr]"
-          >
-            <span className="font-label font-bold break-words">{limit.id}</span>
-            <span className="text-lead font-semibold desk:text-right">
-              {limit.value} <span className="text-base font-normal">{limit.unit}</span>
-            </span>
-            <span className="col-span-2 text-quiet desk:col-span-1">
-              {limit.source_kind}: {limit.source}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
 /** What everything is judged by, and what the fleet chose where good people differ. */
 export function HouseRulesPage() {
   const { data: rules, error, isPending } = useQuery(houseRules())
@@ -98,7 +51,7 @@ export function HouseRulesPage() {
         <h1 className="text-display leading-tight">House rules</h1>
         <p className="text-quiet">
           Every verdict names the limit it was judged by and the school it followed.
-          {!mayChoose && ' A lead chooses between schools.'}
+          {!mayChoose && ' A lead chooses between schools and sets limits.'}
         </p>
       </header>
       <section aria-labelledby="schools">
@@ -115,7 +68,7 @@ export function HouseRulesPage() {
           {may('manage_yards') && <Yards />}
         </div>
       )}
-      <Limits limits={rules.limits} />
+      <Limits limits={rules.limits} mayChange={mayChoose} />
     </div>
   )
 }

@@ -17,22 +17,43 @@ export const people = () => queryOptions({ queryKey: ['people'], queryFn: () => 
 
 export const yards = () => queryOptions({ queryKey: ['yards'], queryFn: () => reply(client.GET('/api/yards')) })
 
-export function useChooseSchool() {
+/** Verdicts follow the rules: what was worked out by the old ones is asked for again. */
+function useRuleChange<Wish>(ask: (wish: Wish) => Promise<Rules>) {
   const queries = useQueryClient()
-  return useMutation<Rules, HttpError, { question: string; answer: string }>({
-    mutationFn: ({ question, answer }) =>
-      reply(
-        client.PUT('/api/schools/{question}', {
-          params: { path: { question }, header: asRequest(crypto.randomUUID()) },
-          body: { answer },
-        }),
-      ),
+  return useMutation<Rules, HttpError, Wish>({
+    mutationFn: ask,
     onSuccess: async (rules) => {
       queries.setQueryData(houseRules().queryKey, rules)
       await queries.invalidateQueries({ queryKey: ['jobs'] })
+      await queries.invalidateQueries({ queryKey: ['units'] })
     },
   })
 }
+
+export const useChooseSchool = () =>
+  useRuleChange(({ question, answer }: { question: string; answer: string }) =>
+    reply(
+      client.PUT('/api/schools/{question}', {
+        params: { path: { question }, header: asRequest(crypto.randomUUID()) },
+        body: { answer },
+      }),
+    ),
+  )
+
+export const useSetLimit = () =>
+  useRuleChange(({ requestId, id, ...body }: { requestId: string; id: string; value: number; reason: string }) =>
+    reply(client.PUT('/api/limits/{id}', { params: { path: { id }, header: asRequest(requestId) }, body })),
+  )
+
+export const useLimitAsShipped = () =>
+  useRuleChange(({ requestId, id }: { requestId: string; id: string }) =>
+    reply(
+      client.POST('/api/limits/{id}/as-shipped', {
+        params: { path: { id }, header: asRequest(requestId) },
+        body: {} as never,
+      }),
+    ),
+  )
 
 /** Adds a person, or changes one: what the edit leaves out stays. */
 export function useSavePerson() {

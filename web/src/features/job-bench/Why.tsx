@@ -35,7 +35,7 @@ export function Why({ reading }: { reading: Reading }) {
       {list(
         'When taken',
         reading.verdict_when_taken && reading.verdict_when_taken !== judged.verdict
-          ? [`judged ${reading.verdict_when_taken} at the time; later readings changed it`]
+          ? [`judged ${reading.verdict_when_taken} at the time; what is known since changed it`]
           : [],
       )}
       {list('Corrects', reading.correction_reason ? [reading.correction_reason] : [])}

@@ -24,7 +24,7 @@ function EmptyFleet() {
   const steps = FIRST_STEPS.filter((step) => may(step.action))
   if (steps.length === 0) return <p>No unit is entered yet. An electrician or the lead enters them.</p>
   return (
-    <ol className="max-w-3xl">
+    <ol>
       {steps.map((step, index) => (
         <li key={step.path} className="rule-below">
           <Link

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+RSpec.describe 'House rules' do
+  def line(id) = find('li', text: /\A#{Regexp.escape(id)}/)
+
+  it 'lets a lead set a limit with a reason, names it in the why lines, and goes back to what is shipped' do
+    sign_in_as('lead')
+    click_link 'House rules'
+    fill_in 'Show only', with: 'drop.ground_cranking@12'
+    click_button 'Change drop.ground_cranking@12'
+    fill_in 'This fleet\'s figure, V', with: '3'
+    fill_in 'Why', with: 'Short straps'
+    click_button 'Judge by this'
+    expect(page).to have_content('may be set from 0.15 to 0.6 V, got 3')
+    fill_in 'This fleet\'s figure, V', with: '0,2'
+    click_button 'Judge by this'
+    expect(page).to have_no_css('[role=dialog]')
+    expect(line('drop.ground_cranking@12')).to have_content('0.2 V').and have_content('Short straps (Osric Vane; shipped 0.3 V)')
+
+    click_link 'Today'
+    click_link 'B-14'
+    click_button 'Why Ground drop 11.58 V is act'
+    expect(page).to have_content('drop.ground_cranking@12: 0.2 V, set by the fleet')
+
+    click_link 'House rules'
+    click_button 'Change drop.ground_cranking@12'
+    click_button 'Back to 0.3 V'
+    expect(page).to have_no_css('[role=dialog]')
+    expect(line('drop.ground_cranking@12')).to have_content('0.3 V').and have_no_content('Short straps')
+  end
+
+  it 'keeps limits that guard people fixed, and all of them from everybody but a lead' do
+    sign_in_as('lead')
+    click_link 'House rules'
+    expect(line('charging.full_field_stop@12')).to have_content('fixed').and have_no_button
+    click_button 'Sign out'
+    sign_in_as('electrician')
+    click_link 'House rules'
+    expect(page).to have_css('li', text: 'charging.full_field_stop@12')
+    expect(page).to have_no_button(text: 'Change')
+  end
+end

@@ -1,0 +1,86 @@
+import { useState } from 'react'
+import { Button } from '../../shared/ui/Button'
+import { Field } from '../../shared/ui/Field'
+import { Sheet } from '../../shared/ui/Sheet'
+import type { Limit } from './api'
+import { LimitForm } from './LimitForm'
+
+const matches = (limit: Limit, words: string) =>
+  `${limit.id} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
+
+function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | undefined }) {
+  return (
+    <li className="rule-below grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2 desk:grid-cols-[20rem_9rem_1fr_4rem]">
+      <span className="font-label font-bold break-words">{limit.id}</span>
+      <span className="text-lead font-semibold desk:text-right">
+        {limit.value} <span className="text-base font-normal">{limit.unit}</span>
+      </span>
+      <span className="col-span-2 text-quiet desk:col-span-1">
+        {limit.shipped_value !== null && (
+          <strong className="block font-semibold text-ink">
+            {limit.reason} ({limit.person}; shipped {limit.shipped_value} {limit.unit})
+          </strong>
+        )}
+        {limit.source_kind}: {limit.source}
+      </span>
+      <span className="col-span-2 desk:col-span-1 desk:text-right">
+        {limit.fixed && <span className="text-quiet">fixed</span>}
+        {onChange && !limit.fixed && (
+          <Button look="inline" aria-label={`Change ${limit.id}`} onClick={onChange}>
+            Change
+          </Button>
+        )}
+      </span>
+    </li>
+  )
+}
+
+/** Every limit with its source; a lead sets another figure where the fleet knows better, with the reason beside it. */
+export function Limits({ limits, mayChange }: { limits: Limit[]; mayChange: boolean }) {
+  const [words, setWords] = useState('')
+  const [changing, setChanging] = useState<Limit | null>(null)
+  const shown = limits.filter((limit) => matches(limit, words))
+  const close = () => {
+    setChanging(null)
+  }
+  return (
+    <section aria-labelledby="limits">
+      <h2 id="limits" className="rule-below pb-1 text-lead">
+        Limits <span className="text-quiet">{shown.length}</span>
+      </h2>
+      <div className="max-w-md py-3">
+        <Field label="Show only">
+          {(wiring) => (
+            <input
+              {...wiring}
+              value={words}
+              placeholder="drop, 24, set by the fleet …"
+              onChange={(event) => {
+                setWords(event.target.value)
+              }}
+            />
+          )}
+        </Field>
+      </div>
+      {shown.length === 0 && <p>No limit by that word.</p>}
+      <ul>
+        {shown.map((limit) => (
+          <Line
+            key={limit.id}
+            limit={limit}
+            onChange={
+              mayChange
+                ? () => {
+                    setChanging(limit)
+                  }
+                : undefined
+            }
+          />
+        ))}
+      </ul>
+      <Sheet title={changing?.id ?? ''} open={changing !== null} onClose={close}>
+        {changing && <LimitForm limit={changing} onDone={close} />}
+      </Sheet>
+    </section>
+  )
+}

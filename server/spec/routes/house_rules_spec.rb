@@ -12,7 +12,7 @@ RSpec.describe Server::Routes::HouseRules do
     lead = sign_in_as('lead')
     write(:put, '/api/schools/battery_pairs', { answer: 'failed_one' })
     expect(read('/api/house-rules')['schools'].first['chosen']).to eq('failed_one')
-    entry = Server::DB[:audit].where(table_name: 'school_choice').first
+    entry = Server::DB[:audit].where(table_name: 'school_choice', person_id: lead.id).first
     expect([entry[:row_id], entry[:person_id]]).to eq(['battery_pairs', lead.id])
     expect(Server::Models::SchoolChoice.in_force.words('battery_pairs')).to include('young and strong')
   end
@@ -33,7 +33,7 @@ RSpec.describe Server::Routes::HouseRules do
                                                                                     'source_kind' => 'set by the fleet')))
       expect(limit('drop.ground_cranking@12'))
         .to include('value' => 0.2, 'shipped_value' => 0.3, 'reason' => 'Long frames here', 'person' => lead.name)
-      entry = Server::DB[:audit].where(table_name: 'limit_override').first
+      entry = Server::DB[:audit].where(table_name: 'limit_override', person_id: lead.id).first
       expect([entry[:row_id], entry[:person_id]]).to eq(['drop.ground_cranking@12', lead.id])
     end
 
@@ -47,6 +47,12 @@ RSpec.describe Server::Routes::HouseRules do
       expect(card.call).to include('0.3 V')
       expect(limit('drop.ground_cranking@12'))
         .to include('value' => 0.3, 'shipped_value' => nil, 'reason' => nil, 'source_kind' => 'common practice')
+    end
+
+    it 'counts in the sums as well' do
+      sign_in_as('lead')
+      set('charging.high@12', 14.4)
+      expect(read('/api/sums/regulated?celsius=25')['answer']).to eq('13.80 V to 14.40 V')
     end
 
     it 'is refused far from what is shipped, past its neighbour, where it guards people, without a reason, and from anybody else' do

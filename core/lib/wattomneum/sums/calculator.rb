@@ -11,9 +11,15 @@ module Wattomneum
 
       # @param sheet [Sheet]
       # @param typed [Hash{String => String}]
+      # @param limits [Limits::Table] what this fleet judges by
       # @return [Answer]
       # @raise [Error] where an input can not be what it is said to be
-      def self.call(sheet, typed) = new.public_send(sheet.key, **sheet.read(typed))
+      def self.call(sheet, typed, limits: Limits::Table.shipped) = new(limits).public_send(sheet.key, **sheet.read(typed))
+
+      # @param limits [Limits::Table]
+      def initialize(limits = Limits::Table.shipped)
+        @limits = limits
+      end
 
       # Each public method below is one sum of core/data/sums.yml, its inputs as keywords.
 
@@ -114,8 +120,8 @@ module Wattomneum
       def parasitic(charge_percent:, no_start_percent:, capacity_ampere_hour:, draw_milliampere:)
         days = Batteries::ParasiticDraw.days_to_no_start(charge_percent: charge_percent, no_start_percent: no_start_percent,
                                                          capacity_ampere_hour: capacity_ampere_hour, draw_ampere: draw_milliampere / 1000)
-        limits = %w[battery.draw_car_like battery.draw_truck].map { |id| Limits::Table.shipped.fetch(id) }
-        answer("#{Figure.trim(days, 1)} days", *limits.map { |limit| "#{limit.source}: at most #{Figure.ampere(limit.value)}" })
+        most = %w[battery.draw_car_like battery.draw_truck].map { |id| @limits.fetch(id) }
+        answer("#{Figure.trim(days, 1)} days", *most.map { |limit| "#{limit.source}: at most #{Figure.ampere(limit.value)}" })
       end
 
       # @return [Answer]
@@ -138,7 +144,7 @@ module Wattomneum
         volt = system.to_i
         electrical = Systems::ElectricalSystem.new(system_volt: volt, arrangement: volt == 24 ? 'series' : 'single', battery_count: volt / 12,
                                                    usual_cranking_current_ampere: 1.0)
-        band = Charging::Regulation.new(electrical, temperature_celsius: celsius)
+        band = Charging::Regulation.new(electrical, temperature_celsius: celsius, limits: @limits)
         answer("#{Figure.volt(band.low_volt)} to #{Figure.volt(band.high_volt)}", "overcharging over #{Figure.volt(band.over_volt)}")
       end
 

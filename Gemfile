@@ -28,6 +28,7 @@ group :test do
   gem 'rack-test', '~> 2.1'
   gem 'rspec', '~> 3.13'
   gem 'selenium-webdriver', '~> 4.32.0'
+  gem 'turbo_tests', '~> 2.2'
 end
 
 group :lint do

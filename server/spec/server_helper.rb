@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+# Spec processes side by side have a database each.
+%w[DATABASE_URL OWNER_URL].each { |name| ENV[name] += ENV['TEST_ENV_NUMBER'] } if ENV['TEST_ENV_NUMBER']
+
 require 'rack/test'
 require_relative '../boot'
 Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }

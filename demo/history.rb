@@ -78,7 +78,7 @@ module Demo
     end
 
     def work_on_job
-      open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.2
+      open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.07
       start = @now - (open_for_days * DAY)
       job = open_job(start)
       unit = simulated(fault, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))

@@ -13,9 +13,11 @@ module Demo
   class Fleet
     MODELS = Server::Models
 
+    # The fleet as it stood at the last twenty to eight in the morning: nothing in it is yet to come.
     # @param now [Time]
     def initialize(now: Time.now.utc)
-      @now = Time.utc(now.year, now.month, now.day, 5, 40)
+      morning = Time.utc(now.year, now.month, now.day, 7, 40)
+      @now = morning > now ? morning - History::DAY : morning
       @plan = YAML.safe_load_file(File.join(__dir__, 'fleet.yml'))
     end
 

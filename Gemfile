@@ -4,6 +4,7 @@ source 'https://rubygems.org'
 
 # Versions that run on Ruby 3.1.2; docs/decisions/0001-pinned-versions.md says why where a newer one exists.
 gem 'argon2', '~> 2.3'
+gem 'bootsnap', '~> 1.26'
 gem 'dry-schema', '~> 1.13.4'
 gem 'dry-validation', '~> 1.10.0'
 gem 'json', '~> 2.10'

@@ -70,9 +70,9 @@ cluster_start() {
     port=$(free_port)
     options="-p $port -k '' -c listen_addresses=127.0.0.1 -c max_connections=60"
     [ -z "$for_tests" ] || options="$options -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+    cluster_started_here=yes # said first: a signal during the start must find it so
     as_cluster_user "$(pg_bin)/pg_ctl" start -w -s -D "$cluster_dir" -l "$cluster_dir/server.log" -o "$options" 9>&- >/dev/null ||
       stop_with "PostgreSQL did not start; its own words are in $cluster_dir/server.log"
-    cluster_started_here=yes
   fi
   local password
   password=$(cat "$cluster_dir.password")

@@ -111,6 +111,7 @@ module Bench
   def asked? = page.has_css?('form [role=alert] button', wait: 0)
 
   def record_repair(step, unit)
+    expect(find('[data-step]')).to have_text('rounded post off first')
     find('[data-step] button').click
     within('[role=dialog]') do
       fill_in 'Minutes', with: '25'

@@ -38,6 +38,7 @@ RSpec.describe Server::Routes::Jobs do
     take(id, 'ground_drop', '11.4')
     bench = take(id, 'block_strap_drop', '11.2')
     expect(bench['next_step']).to include('kind' => 'repair', 'element' => 'block_strap')
+    expect(bench['next_step']['cautions'].map { |one| one['id'] }).to eq(%w[ground_off underneath])
     failing = bench['readings'].last['id']
 
     bench = write(:post, "/api/jobs/#{id}/repairs",

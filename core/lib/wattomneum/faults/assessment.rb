@@ -71,7 +71,7 @@ module Wattomneum
                       *system.positions.map { |position| BatteryLadder.new(self, position) }]
       end
 
-      # @return [NextStep::Step]
+      # @return [Step]
       def next_step = @next_step ||= NextStep.new(self).call
 
       # @return [Array<Jobs::Proof>] one for each repair

@@ -15,7 +15,7 @@ module Wattomneum
         @steps = steps
       end
 
-      # @return [NextStep::Step, nil]
+      # @return [Step, nil]
       def call
         keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
         key = keys.find { |test| fits?(test) && !settled?(test) }
@@ -44,10 +44,10 @@ module Wattomneum
         return unless ladder.complete?
 
         failing = %w[charging_fast_idle charging_loaded].find { |key| @assessment.judgement(key)&.act? }
-        NextStep::Step.new(kind: 'condemn', element: 'alternator', title: 'Alternator with regulator is proved bad',
-                           minutes: Systems::Places.element('alternator').access_minutes,
-                           failing_reading_id: @assessment.reading(failing).id,
-                           why: 'Everything that serves it is right, and it does not charge')
+        Step.new(kind: 'condemn', element: 'alternator', title: 'Alternator with regulator is proved bad',
+                 minutes: Systems::Places.element('alternator').access_minutes,
+                 failing_reading_id: @assessment.reading(failing).id,
+                 why: 'Everything that serves it is right, and it does not charge')
       end
     end
   end

@@ -5,9 +5,6 @@ module Wattomneum
     # One next step at a time, in the order of work: see it fail, look, batteries, connections, cranking, charging;
     # mend what is convicted; prove it by the reading that failed; put back; close.
     class NextStep
-      # kind: measure, charge, condemn, repair, prove, repeat, put_back, close, or watch (nothing found)
-      Step = Struct.new(:kind, :title, :why, :test_key, :position, :element, :minutes, :failing_reading_id,
-                        keyword_init: true)
       # Suspects with a proof ladder: not to be replaced before it is climbed.
       LADDERED = %w[starter alternator battery].freeze
       CHARGE_MINUTES = 30

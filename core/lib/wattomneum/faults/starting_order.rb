@@ -22,7 +22,7 @@ module Wattomneum
         @steps = steps
       end
 
-      # @return [NextStep::Step, nil]
+      # @return [Step, nil]
       def call
         posts || weak_bank || locate || by_behaviour || condemn_by_elimination
       end
@@ -73,9 +73,9 @@ module Wattomneum
           return steps.measure(test.key, why: "#{Quantities::Figure.volt(location.unexplained_volt)} of the drop is not " \
                                               'placed yet: likeliest and quickest first')
         end
-        NextStep::Step.new(kind: 'repeat', test_key: location.stretches.first.part_of, minutes: 4,
-                           title: 'Repeat the whole drop',
-                           why: 'No stretch explains it: a reading may be wrong, or it comes and goes')
+        Step.new(kind: 'repeat', test_key: location.stretches.first.part_of, minutes: 4,
+                 title: 'Repeat the whole drop',
+                 why: 'No stretch explains it: a reading may be wrong, or it comes and goes')
       end
 
       def by_behaviour
@@ -98,9 +98,9 @@ module Wattomneum
         return unless ladder.complete? && behaviour != 'normal'
 
         seen = assessment.reading('cranking_behaviour')
-        NextStep::Step.new(kind: 'condemn', element: 'starter', minutes: Systems::Places.element('starter').access_minutes,
-                           failing_reading_id: seen.id, title: 'Starter with solenoid: proved by elimination',
-                           why: 'Feed, ground, signal, batteries and engine are all proved good')
+        Step.new(kind: 'condemn', element: 'starter', minutes: Systems::Places.element('starter').access_minutes,
+                 failing_reading_id: seen.id, title: 'Starter with solenoid: proved by elimination',
+                 why: 'Feed, ground, signal, batteries and engine are all proved good')
       end
     end
   end

@@ -24,7 +24,7 @@ module Wattomneum
       end
 
       # @param most_steps [Integer] where an unfinished job stops
-      # @return [Faults::NextStep::Step] the step at which it stopped
+      # @return [Faults::Step] the step at which it stopped
       def work(most_steps: MOST_STEPS)
         most_steps.times do
           step = assessment.next_step

@@ -5,8 +5,11 @@ module Wattomneum
   module Sums
     # One calculator: what goes in and how it is written on the page.
     class Sheet
-      FIELDS = %w[key group title formula source caution inputs].freeze
+      FIELDS = %w[key group title formula source inputs].freeze
       FIELDS.each { |name| define_method(name) { @row[name] } }
+
+      # @return [String, nil] what can hurt somebody who does what is computed
+      def caution = @row['caution'] && Safety::Cautions.fetch_all([@row['caution']]).first.text
 
       # @param row [Hash{String => Object}] of core/data/sums.yml
       def initialize(row)

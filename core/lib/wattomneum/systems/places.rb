@@ -3,8 +3,8 @@
 module Wattomneum
   module Systems
     Place = Struct.new(:key, :label, :when, keyword_init: true)
-    # A part between two places that can be repaired.
-    Element = Struct.new(:key, :label, :system, :places, :base_rate, :access_minutes, :when, keyword_init: true)
+    # A part between two places that can be repaired; cautions are ids, for the hand that mends it.
+    Element = Struct.new(:key, :label, :system, :places, :base_rate, :access_minutes, :when, :cautions, keyword_init: true)
 
     # The named points and parts of start and charge circuits, from core/data.
     module Places

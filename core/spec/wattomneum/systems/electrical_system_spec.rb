@@ -26,9 +26,4 @@ RSpec.describe Wattomneum::Systems::ElectricalSystem do
     expect(start.element_between('engine_block', 'frame').key).to eq('block_strap')
     expect(start.test_between('frame', 'negative_post').key).to eq('negative_cable_drop')
   end
-
-  it 'names cautions from the one list' do
-    expect(Wattomneum::Safety::Cautions.fetch_all(['cranking']).first.acknowledge).to be(true)
-    expect { Wattomneum::Safety::Cautions.fetch_all(['spiders']) }.to raise_error(Wattomneum::UnknownKeyError)
-  end
 end

@@ -37,8 +37,7 @@ export function NextCard({
   useEffect(() => {
     if (attention > 0) button.current?.focus()
   }, [attention])
-  const cautions = test?.cautions ?? []
-  const mustSee = cautions.some((caution) => caution.acknowledge)
+  const mustSee = step.cautions.some((caution) => caution.acknowledge)
   const measures = ['measure', 'prove', 'repeat'].includes(step.kind)
   return (
     <section
@@ -56,12 +55,11 @@ export function NextCard({
         {step.minutes > 0 && <span className="font-label font-bold">{step.minutes} min</span>}
       </div>
       <p className="pt-1">{glued(step.why)}.</p>
-      {measures &&
-        cautions.map((caution) => (
-          <p key={caution.id} className="pt-2 font-semibold">
-            {caution.text}
-          </p>
-        ))}
+      {step.cautions.map((caution) => (
+        <p key={caution.id} className="pt-2 font-semibold">
+          {caution.text}
+        </p>
+      ))}
       {measures && test && test.answers.length > 0 && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
           {test.answers.map((answer) => (

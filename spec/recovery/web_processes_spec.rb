@@ -11,7 +11,7 @@ RSpec.describe 'Several web processes' do
   def get(path, cookie = '') = Net::HTTP.start('127.0.0.1', port) { |http| http.get(path, { 'cookie' => cookie }) }
 
   def wait_for
-    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 20
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 60
     begin
       get('/health')
     rescue SystemCallError

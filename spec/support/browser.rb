@@ -10,7 +10,7 @@ module Browser
   Capybara.server = :puma, { Silent: true }
   Capybara.app = Server::App.build
   Capybara.server_host = '127.0.0.1'
-  Capybara.default_max_wait_time = 8
+  Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true
 
   def self.options

@@ -12,6 +12,15 @@ RSpec.describe 'The demo fleet' do
     expect([readings.size, readings == first]).to eq([first.size, true])
   end
 
+  it 'holds nothing later than the last twenty to eight in the morning, so nothing that is yet to come' do
+    today = Time.now.utc
+    morning = Time.utc(today.year, today.month, today.day, 7, 40)
+    morning -= 86_400 if morning > today
+    [[Server::Models::Reading, :taken_at], [Server::Models::JobEvent, :at], [Server::Models::Repair, :made_at]].each do |rows, time|
+      expect(rows.max(time)).to be <= morning
+    end
+  end
+
   it 'has 12 units or more in four yards, each with batteries tested through two winters' do
     expect([Server::Models::Unit.count, Server::Models::Yard.count]).to match([be >= 12, 4])
     Server::Models::Unit.all.each do |unit|

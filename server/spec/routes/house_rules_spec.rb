@@ -26,9 +26,11 @@ RSpec.describe Server::Routes::HouseRules do
       job = open_job['id']
       take(job, 'cranking_behaviour', 'normal')
       take(job, 'ground_drop', '0.25')
-      verdict = -> { read("/api/jobs/#{job}")['readings'].last['judged'].slice('verdict', 'limits') }
+      drop = -> { read("/api/jobs/#{job}")['readings'].last }
+      verdict = -> { drop.call['judged'].slice('verdict', 'limits') }
       expect(verdict.call['verdict']).to eq('sound')
       set('drop.ground_cranking@12', 0.2)
+      expect(drop.call['verdict_when_taken']).to eq('sound')
       expect(verdict.call).to match('verdict' => 'act', 'limits' => include(include('id' => 'drop.ground_cranking@12', 'value' => 0.2,
                                                                                     'source_kind' => 'set by the fleet')))
       expect(limit('drop.ground_cranking@12'))

@@ -8,14 +8,14 @@ module Wattomneum
       FIELDS = %w[key group title formula source inputs].freeze
       FIELDS.each { |name| define_method(name) { @row[name] } }
 
-      # @return [String, nil] what can hurt somebody who does what is computed
-      def caution = @row['caution'] && Safety::Cautions.fetch_all([@row['caution']]).first.text
-
       # @param row [Hash{String => Object}] of core/data/sums.yml
       def initialize(row)
         @row = row
         freeze
       end
+
+      # @return [String, nil] what can hurt somebody who does what is computed
+      def caution = @row['caution'] && Safety::Cautions.fetch_all([@row['caution']]).first.text
 
       # @param typed [Hash{String => String}] by input, as typed; what is missing takes its default
       # @return [Hash{Symbol => Object}] checked

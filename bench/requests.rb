@@ -51,10 +51,11 @@ class Statements
     Server::DB.loggers << collector
     Server::DB.transaction(rollback: :always, auto_savepoint: true) do
       person = Server::Models::Account.first(role: 'electrician')
-      session = Struct.new(:logged_in?, :session_value).new(true, person.id)
-      env = { 'rodauth' => session, 'rack.session' => { Server::SignIn::SINCE => Time.now.to_f }, 'HTTP_REQUEST_ID' => SecureRandom.uuid,
+      token = Server::Models::Session.begin_for(person, from: { device: 'bench', client_address: '127.0.0.1' }, now: Time.now.utc)
+      collector.made.clear
+      env = { 'HTTP_COOKIE' => "#{Server::SessionCookie::NAME}=#{token}", 'HTTP_REQUEST_ID' => SecureRandom.uuid,
               'CONTENT_TYPE' => 'application/json', method: verb, input: body && JSON.generate(body) }
-      reply = Rack::MockRequest.new(Rack::Cascade.new(Server::App::ROUTES)).request(verb, "http://127.0.0.1#{path}", env)
+      reply = Rack::MockRequest.new(Server::Router.new).request(verb, "http://127.0.0.1#{path}", env)
       raise "#{path}: #{reply.status} #{reply.body[0, 200]}" if reply.status >= 400
     end
     Server::DB.loggers.delete(collector)

@@ -3,16 +3,14 @@
 module Server
   # Settings: read from the environment once, checked, frozen, passed on.
   class Config
-    attr_reader :database_url, :session_secret, :environment, :argon_cost, :hosts
+    attr_reader :database_url, :environment, :argon_cost, :hosts
 
     # @param env [Hash{String => String}]
     # @raise [ArgumentError] naming the variable that is missing or wrong
     def initialize(env)
       @environment = env.fetch('APP_ENV', 'production')
       @database_url = env.fetch('DATABASE_URL') { raise ArgumentError, 'DATABASE_URL is not set: start with bin/start' }
-      @session_secret = env.fetch('SESSION_SECRET', '')
-      raise ArgumentError, 'SESSION_SECRET needs 64 bytes or more' if @session_secret.bytesize < 64
-
+      @secure_session = env.fetch('SESSION_SECURE', '0') == '1'
       @argon_cost = test? ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 15 }
       @hosts = %w[127.0.0.1 localhost] + env.fetch('HOSTS', '').split(',')
       freeze
@@ -20,5 +18,8 @@ module Server
 
     # @return [Boolean]
     def test? = environment == 'test'
+
+    # @return [Boolean] whether the cookie goes over TLS only
+    def secure_session? = @secure_session
   end
 end

@@ -19,6 +19,25 @@ module Server
       def initialize = super('You are signed out. What you typed is kept: sign in and go on')
     end
 
+    # E-mail or password is wrong, which is all that is said of either.
+    class WrongPassword < Refusal; end
+
+    # Something that may be asked again later, and when.
+    class Later < Refusal
+      attr_reader :retry_after_seconds
+
+      def initialize(message, retry_after_seconds:)
+        super(message)
+        @retry_after_seconds = retry_after_seconds
+      end
+    end
+
+    # Too many wrong passwords.
+    class Locked < Later; end
+
+    # No place just now among the few that are worked on at once.
+    class InLine < Later; end
+
     # The role does not allow the action.
     class NotAllowed < Refusal; end
 
@@ -27,6 +46,9 @@ module Server
 
     # Somebody else changed the row; details hold both versions.
     class EditConflict < Refusal; end
+
+    # The id that the sender made for a row belongs to another row.
+    class IdTaken < Refusal; end
 
     # A request id came back with another body.
     class RequestConflict < Refusal; end
@@ -46,7 +68,13 @@ module Server
       end
     end
 
+    # The address is known, but not for this.
+    class WrongVerb < Refusal; end
+
     # The request is not JSON, or not an object.
     class BadRequest < Refusal; end
+
+    # More than is taken at once.
+    class TooLarge < BadRequest; end
   end
 end

@@ -7,8 +7,10 @@ module Server
     module Types
       include Dry.Types()
 
-      # JavaScript sends 30.0 as 30.
-      Number = Types::Strict::Float.constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
+      # JavaScript sends 30.0 as 30. No quantity of the trade comes near this bound; 1e400 is infinite to a JSON reader.
+      MOST = 1e12
+      Number = Types::Strict::Float.constrained(gteq: -MOST, lteq: MOST)
+                                   .constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
       UUID_FORMAT = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       Uuid = Types::Strict::String.constrained(format: UUID_FORMAT)
       Email = Types::Strict::String.constrained(format: /\A[^@\s]+@[^@\s]+\z/, max_size: 200)
@@ -18,14 +20,33 @@ module Server
 
     # Base of all contracts.
     class Base < Dry::Validation::Contract
-      config.validate_keys = true
       config.messages.load_paths << File.join(__dir__, 'messages.yml')
 
       LONG_TEXT = 2000
       SHORT_TEXT = 200
 
+      # Days that anything of a fleet can fall on.
+      DAYS = (Date.new(2000, 1, 1)..Date.new(2099, 12, 31))
+      NO_DAY_OF_OURS = "lies outside #{DAYS.first.year} to #{DAYS.last.year}".freeze
+
+      register_macro(:in_our_time) { key.failure(NO_DAY_OF_OURS) unless value.nil? || DAYS.cover?(value.to_date) }
       register_macro(:long_enough) { key.failure(Passwords::TOO_SHORT) if key? && value.size < Passwords::LEAST_LETTERS }
     end
+
+    # @param contract [Dry::Validation::Contract]
+    # @param given [Hash] as it was read
+    # @return [Hash] what the contract made of it
+    # @raise [Refusals::InvalidInput] with a sentence a field
+    def self.check(contract, given)
+      result = contract.call(given)
+      wrong = result.errors.to_h.transform_keys(&:to_s).transform_values { |errors| sentences(errors) }
+      fields = UnknownKeys.in(contract.schema.key_map, given).merge(wrong) { |_, unknown, others| unknown + others }
+      return result.to_h if fields.empty?
+
+      raise Refusals::InvalidInput.new("Please look at: #{fields.keys.first(MOST_NAMED).join(', ').tr('_', ' ')}", fields: fields)
+    end
+
+    MOST_NAMED = 8
 
     # @param errors [Array<String>, Hash] as dry-validation gives them
     # @return [Array<String>] flat sentences

@@ -7,6 +7,8 @@ module Server
       json(NewReading::FIELDS) do
         required(:reason).value(Types::Text, :filled?, max_size?: LONG_TEXT)
       end
+
+      rule(:taken_at).validate(:in_our_time)
     end
   end
 end

@@ -7,14 +7,16 @@ module Server
       LAMPS = ['lamps go dim', 'lamps stay bright', 'lamps die', 'charge lamp lit', 'charge lamp dark',
                'warning lamps lit'].freeze
 
+      MOST_ATTEMPTS = 20
+
       json do
         required(:id).value(Types::Uuid)
         required(:unit_id).value(Types::Uuid)
         required(:family).value(:string, included_in?: %w[starting charging])
         required(:complaint).value(Types::Text, :filled?, max_size?: LONG_TEXT)
         optional(:seen).value(Types::Text, max_size?: LONG_TEXT)
-        optional(:lamps).array(:string, included_in?: LAMPS)
-        optional(:attempts).array(Attempt::FIELDS)
+        optional(:lamps).value(:array, max_size?: LAMPS.size).each(:string, included_in?: LAMPS)
+        optional(:attempts).value(:array, max_size?: MOST_ATTEMPTS).each { hash(Attempt::FIELDS) }
       end
     end
   end

@@ -17,13 +17,15 @@ module Server
         # Yes, no, not said, or a figure as typed: core knows which goes with which.
         optional(:conditions).hash { Wattomneum::Evidence::Conditions::DEFINITIONS.each_key { |key| optional(key.to_sym) } }
         optional(:taken_at).value(:time)
-        optional(:acknowledged).array(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
+        optional(:acknowledged).value(:array, max_size?: 20).each(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
       end
 
       json(FIELDS) do
         required(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
         optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
       end
+
+      rule(:taken_at).validate(:in_our_time)
     end
   end
 end

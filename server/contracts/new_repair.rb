@@ -22,6 +22,8 @@ module Server
         optional(:disturbed).value(:array, max_size?: 20).each(Types::Text, max_size?: SHORT_TEXT)
       end
 
+      rule(:temporary_until).validate(:in_our_time)
+
       rule(:temporary, :temporary_until, :temporary_reason) do
         next unless values[:temporary]
 

@@ -4,9 +4,6 @@ module Server
   module Contracts
     # What differs on one unit: fields by the UUID of the wire or component. Core knows which fields there are.
     class SheetOverrides < Base
-      # Fields are named by items, so their keys are not known beforehand.
-      config.validate_keys = false
-
       json do
         required(:lock_version).value(:integer)
         required(:overrides).value(:hash)

@@ -13,6 +13,7 @@ module Server
 
       dataset_module do
         def by_name = order(:name, :id)
+        def may_sign_in = where(status_id: OPEN)
         # Always in this order, so that two leads who give up the role at once wait for each other.
         def leads_held = where(role: 'lead', status_id: OPEN).order(:id).for_update
       end
@@ -22,7 +23,8 @@ module Server
         # @return [Account]
         # @raise [Refusals::InvalidInput] if the e-mail is somebody's
         def add(input)
-          with_own_email { create(**input.except(:password), password_hash: Passwords.digest(input[:password])) }
+          # The hash goes by itself: a statement that may fail would leave it in the database's log.
+          with_own_email { create(**input.except(:password)) }.update(password_hash: Passwords.digest(input[:password]))
         end
 
         # @param text [String] an e-mail as somebody typed it
@@ -44,10 +46,6 @@ module Server
       # @return [Boolean]
       def blocked? = status_id != OPEN
 
-      # @param since [Float, nil] when the session began, seconds since 1970
-      # @return [Boolean] whether such a session still counts
-      def session_counts?(since) = !blocked? && (sessions_from.nil? || since.to_f >= sessions_from.to_f)
-
       # @param input [Hash] of Contracts::PersonEdit
       # @param now [Time]
       # @return [Account]
@@ -55,26 +53,39 @@ module Server
       def edit(input, now:)
         changes = input.slice(:name, :email, :role)
         changes[:status_id] = input[:blocked] ? BLOCKED : OPEN if input.key?(:blocked)
-        changes[:password_hash] = Passwords.digest(input[:password]) if input[:password]
         keep_a_lead(changes)
-        changes[:sessions_from] = now.floor(3) if input[:blocked] || input[:password]
+        before = role
         self.class.with_own_email { update(changes) }
+        update(password_hash: Passwords.digest(input[:password])) if input[:password]
+        because = why_sessions_end(input, before)
+        Session.end_all(id, because: because, now: now) if because
+        self
       end
 
       # @param current [String]
       # @param fresh [String]
+      # @param keep [Session] the one that goes on; every other ends
       # @param now [Time]
-      # @return [Account] every session begun before has ended
+      # @return [Account]
       # @raise [Refusals::InvalidInput] if the current one is wrong
-      def change_password(current:, fresh:, now:)
+      def change_password(current:, fresh:, keep:, now:)
         unless Passwords.match?(current, password_hash)
           raise Refusals::InvalidInput.new('The password you have now is not that one', fields: { 'current' => ['is not your password'] })
         end
 
-        update(password_hash: Passwords.digest(fresh), sessions_from: now.floor(3))
+        update(password_hash: Passwords.digest(fresh))
+        Session.end_all(id, because: 'password changed', now: now, except_id: keep.id)
+        self
       end
 
       private
+
+      def why_sessions_end(input, role_before)
+        return 'blocked' if input[:blocked]
+        return 'new password' if input[:password]
+
+        'new role' if role != role_before
+      end
 
       def keep_a_lead(changes)
         leads_after = changes.fetch(:role, role) == 'lead' && changes.fetch(:status_id, status_id) == OPEN

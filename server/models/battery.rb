@@ -42,12 +42,13 @@ module Server
       # @return [Battery]
       def correct(input)
         unless input[:lock_version] == lock_version
-          raise Refusals::EditConflict,
-                'Somebody else changed this battery meanwhile'
+          theirs = values.slice(:type, :rating_ampere, :rating_standard, :date_code, :lock_version)
+          raise Refusals::EditConflict.new('Somebody else changed this battery meanwhile', details: { theirs: theirs })
         end
 
         Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
         update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))
+        self
       end
     end
   end

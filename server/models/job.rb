@@ -23,7 +23,7 @@ module Server
       # @param by [Account]
       # @return [Job]
       def self.open(input, by:)
-        unit = Unit.with_pk(input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
+        unit = Unit.for_update.first(id: input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
         raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
 
         intake = input.slice(:id, :unit_id, :family, :complaint).merge(seen: input.fetch(:seen, ''))
@@ -47,8 +47,10 @@ module Server
       # @param input [Hash] of Contracts::JobEdit
       # @return [Job]
       def edit(input)
+        refuse_ended!
         refuse_stale!(input[:lock_version])
         update(input.except(:lock_version))
+        self
       end
 
       # @param input [Hash] of Contracts::Attempt
@@ -73,22 +75,19 @@ module Server
       # @return [Job]
       def correct_reading(reading_id, input, by:, now:)
         refuse_unless_open!
-        wrong = Reading.with_pk!(reading_id)
+        wrong = standing_reading!(reading_id)
         keep_reading(input, test_key: wrong.test_key, position: wrong.position, by: by, now: now,
                             supersedes_id: wrong.id, correction_reason: input[:reason], taken_at: wrong.taken_at,
                             battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
-      rescue Sequel::UniqueConstraintViolation
-        raise Refusals::EditConflict, 'Somebody corrected this reading already: look at theirs first'
       end
 
       # @return [Job]
       def withdraw_reading(reading_id, input, by:)
         refuse_unless_open!
-        db.transaction(savepoint: true) do
-          Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
-        end
-        self
-      rescue Sequel::UniqueConstraintViolation
+        return self if Withdrawal.where(reading_id: reading_id).any?
+
+        standing_reading!(reading_id)
+        Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
         self
       end
 
@@ -128,6 +127,8 @@ module Server
           raise Wattomneum::RefusedError,
                 "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
         end
+
+        return self if condemned_this_round?(input)
 
         Condemnation.create(id: input[:id], job_id: id, person_id: by.id, element: input[:element], position: input[:position],
                             override_reason: input[:override_reason], battery_id: fitted_battery_id(input[:position]),
@@ -183,6 +184,23 @@ module Server
         self
       end
 
+      # Said twice, by two people or a second tap, it is condemned once; after a repair it is another part.
+      def condemned_this_round?(input)
+        last_repair = Repair.where(job_id: id).max(:made_at)
+        known = Condemnation.where(job_id: id, element: input[:element], position: input[:position])
+        known = known.where { at > last_repair } if last_repair
+        known.any?
+      end
+
+      # @raise [Refusals::EditConflict] if it was corrected meanwhile
+      # @raise [Refusals::InvalidInput] if it was withdrawn
+      def standing_reading!(reading_id)
+        raise Refusals::EditConflict, 'Somebody corrected this reading already: look at theirs first' if Reading.where(supersedes_id: reading_id).any?
+        return Reading.with_pk!(reading_id) if Withdrawal.where(reading_id: reading_id).empty?
+
+        raise Refusals::InvalidInput.new('This reading was withdrawn and stays so: take it anew', fields: {})
+      end
+
       def check_element(input)
         system = Unit.with_pk!(unit_id).core_system
         fits = system.elements.any? { |element| element.key == input[:element] }
@@ -207,12 +225,18 @@ module Server
       end
 
       def change_state(state, input, by:, event: state, parked_missing: nil)
-        refuse_unless_open! if %w[closed parked].include?(state) && self.state != 'parked'
+        refuse_ended! unless state == 'open'
         refuse_stale!(input[:lock_version])
         update(state: state, parked_missing: parked_missing,
                ended_at: %w[closed cancelled].include?(state) ? Time.now.utc : nil)
         JobEvent.create(job_id: id, kind: event, reason: input[:reason].to_s, person_id: by.id)
         self
+      end
+
+      def refuse_ended!
+        return if %w[open parked].include?(state)
+
+        raise Refusals::InvalidInput.new("This job is #{state}: reopen it first", fields: {})
       end
 
       def refuse_unless_open!
@@ -225,7 +249,8 @@ module Server
         return if seen_version == lock_version
 
         raise Refusals::EditConflict.new('Somebody else changed this job meanwhile. Look at it and try again',
-                                         details: { theirs: { state: state, complaint: complaint, seen: seen } })
+                                         details: { theirs: { state: state, complaint: complaint, family: family, seen: seen,
+                                                               lock_version: lock_version } })
       end
     end
   end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'digest'
 require 'openssl'
 
 module Server
@@ -8,34 +9,58 @@ module Server
     class Request < Sequel::Model(:request)
       unrestrict_primary_key
 
-      class << self
+      # What was asked, to tell a repetition from another request.
+      class Asked
+        SECRETS = %w[password current fresh].freeze
+        SCRYPT = { N: 2**12, r: 8, p: 1, length: 32 }.freeze
+        private_constant :SCRYPT
+
+        attr_reader :id
+
         # @param id [String] UUID made by the sender
+        # @param verb [String]
+        # @param path [String]
+        # @param body [Hash] as it was read
+        def initialize(id:, verb:, path:, body:)
+          @id = id
+          @text = "#{verb} #{path} #{JSON.generate(body.to_h { |key, value| [key, SECRETS.include?(key) ? veiled(value) : value] })}"
+        end
+
+        # @return [String]
+        def digest = Digest::SHA256.hexdigest(@text)
+
+        private
+
+        # A password is as hard to guess from this row as from its own: salted and slow.
+        def veiled(value) = OpenSSL::KDF.scrypt(JSON.generate(value), salt: @id, **SCRYPT).unpack1('H*')
+      end
+
+      class << self
+        # @param asked [Asked]
         # @param person [Account]
-        # @param text [String] what was asked, to tell a repetition from another request
         # @yieldreturn [Array(Integer, Hash)] status and reply
         # @return [Array(Integer, Hash)]
         # @raise [Refusals::RequestConflict] if the id was used for something else
-        def once(id:, person:, text:, &write)
-          digest = OpenSSL::HMAC.hexdigest('SHA256', CONFIG.session_secret, text) # keyed: a body may hold a password
+        def once(asked, person:, &write)
           db.transaction do
             db.get(Sequel.function(:set_config, 'wattomneum.person_id', person.id.to_s, true))
             fresh = dataset.insert_conflict(target: :id).returning(:id)
-                           .insert(id: id, person_id: person.id, body_digest: digest)
-            fresh.to_a.empty? ? repeated(id, digest, person) : first_time(id, &write)
+                           .insert(id: asked.id, person_id: person.id, body_digest: asked.digest)
+            fresh.to_a.empty? ? repeated(asked, person) : first_time(asked, &write)
           end
         end
 
         private
 
-        def first_time(id)
+        def first_time(asked)
           status, reply = yield
-          where(id: id).update(status: status, reply: Sequel.pg_jsonb(reply))
+          where(id: asked.id).update(status: status, reply: Sequel.pg_jsonb(reply))
           [status, reply]
         end
 
-        def repeated(id, digest, person)
-          row = with_pk!(id)
-          return [row.status, row.reply] if row.body_digest == digest && row.person_id == person.id
+        def repeated(asked, person)
+          row = with_pk!(asked.id)
+          return [row.status, row.reply] if row.body_digest == asked.digest && row.person_id == person.id
 
           raise Refusals::RequestConflict,
                 'This was already sent with other content. Reload and look before sending again'

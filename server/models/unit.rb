@@ -70,8 +70,6 @@ module Server
         self.class.in_number_guard { update(input.except(:lock_version)) }
         add_missing_places
         self
-      rescue Sequel::NoExistingObject
-        refuse_stale!(-1)
       end
 
       # @return [Unit]
@@ -81,11 +79,15 @@ module Server
           raise Refusals::InvalidInput.new('It has an open job: close or cancel it first', fields: {})
         end
 
-        update(retired_at: at)
+        update(retired_at: retired_at || at)
+        self
       end
 
       # @return [Unit]
-      def bring_back = update(retired_at: nil)
+      def bring_back
+        update(retired_at: nil)
+        self
+      end
 
       # @param input [Hash] of Contracts::NewFitting
       # @return [Unit]
@@ -95,7 +97,9 @@ module Server
                                            fields: { 'position' => ['not on this unit'] })
         end
 
-        battery = input[:battery_id] ? Battery.with_pk!(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
+        raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if retired_at
+
+        battery = input[:battery_id] ? from_the_shelf(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
         Fitting.place(unit_id: id, battery_id: battery.id, position: input[:position], at: at)
         self
       end
@@ -111,6 +115,11 @@ module Server
       end
 
       private
+
+      def from_the_shelf(battery_id)
+        Battery.for_update.first(id: battery_id) ||
+          raise(Refusals::InvalidInput.new('No such battery: look at the shelf again', fields: { 'battery_id' => ['is not on record'] }))
+      end
 
       def refuse_stale!(seen_version)
         return if seen_version == lock_version

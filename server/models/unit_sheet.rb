@@ -60,12 +60,14 @@ module Server
       # @raise [Wattomneum::Error] if the sheet has no such item or field
       def override(input)
         unless input[:lock_version] == lock_version
-          raise Refusals::EditConflict, 'Somebody else changed this sheet meanwhile. Look at it and save again'
+          raise Refusals::EditConflict.new('Somebody else changed this sheet meanwhile. Look at it and save again',
+                                           details: { theirs: { overrides: overrides.to_h, lock_version: lock_version } })
         end
 
         changed = overrides.to_h.merge(input[:overrides].transform_keys(&:to_s)) { |_, old, new| old.merge(new) }
         version.to_core.with_overrides(changed)
         update(overrides: Sequel.pg_jsonb(changed))
+        self
       end
     end
   end

@@ -46,7 +46,10 @@ module Server
 
       # @param input [Hash] of Contracts::YardFields
       # @return [Yard]
-      def edit(input) = self.class.checked(input) { update(input) }
+      def edit(input)
+        self.class.checked(input) { update(input) }
+        self
+      end
     end
   end
 end

@@ -13,41 +13,33 @@ module Server
       set :protection, false
 
       UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
-      BODY_MOST_BYTES = 256 * 1024
 
       before { content_type :json }
 
-      error(*ErrorMap::TABLE.keys) do |error|
-        status, code = ErrorMap.for(error)
-        halt status, JSON.generate(error: { code: code, message: error.message, fields: fields_of(error),
-                                            **(error.respond_to?(:details) ? error.details : {}) })
+      error(*ErrorMap::TABLE.keys) { |error| halt(*ErrorReply.call(error)) }
+
+      error Sequel::Error do |error|
+        refusal = DatabaseErrors.refusal(error)
+        warn "#{request.request_method} #{request.path_info}: #{error.full_message(highlight: false)}" unless refusal
+        halt(*ErrorReply.call(refusal || error))
       end
 
       error do |error|
         warn "#{request.request_method} #{request.path_info}: #{error.full_message(highlight: false)}"
-        halt 500, JSON.generate(error: { code: 'our_fault', fields: {},
-                                         message: 'Something broke on our side. What you typed is kept; try again' })
+        halt(*ErrorReply.call(error))
       end
 
       private
 
-      def fields_of(error)
-        return { error.field => [error.message] } if error.respond_to?(:field)
-
-        error.respond_to?(:fields) ? error.fields : {}
+      # @return [Models::Session, nil] the running session that this request came with
+      def session_here
+        @session_here = Models::Session.of(SessionCookie.token(request), now: Time.now.utc) unless defined?(@session_here)
+        @session_here
       end
 
-      def person
-        @person ||= begin
-          rodauth = env['rodauth']
-          raise Refusals::NotSignedIn unless rodauth&.logged_in?
-
-          account = Models::Account[rodauth.session_value]
-          raise Refusals::NotSignedIn unless account&.session_counts?(env['rack.session'][SignIn::SINCE])
-
-          account
-        end
-      end
+      # @return [Models::Account] who asks
+      # @raise [Refusals::NotSignedIn]
+      def person = session_here&.account || raise(Refusals::NotSignedIn)
 
       def allow!(action)
         return if Policy.allows?(person.role, action)
@@ -62,37 +54,24 @@ module Server
         value
       end
 
-      def payload
-        @payload ||= begin
-          raw = request.body.read(BODY_MOST_BYTES + 1).to_s
-          raise Refusals::BadRequest, 'The request is larger than 256 kB' if raw.bytesize > BODY_MOST_BYTES
+      # @param most [Hash] bounds other than those of most bodies, as Body.read takes them
+      def payload(**most) = @payload ||= Body.read(request.body, **most)
 
-          @raw_body = raw
-          parsed = JSON.parse(raw)
-          raise Refusals::BadRequest, 'The request must be a JSON object' unless parsed.is_a?(Hash)
-
-          parsed
-        rescue JSON::ParserError
-          raise Refusals::BadRequest, 'The request is not readable JSON'
-        end
-      end
-
-      def contract!(contract_class)
-        result = contract_class.new.call(payload)
-        return result.to_h if result.success?
-
-        fields = result.errors.to_h.transform_keys(&:to_s).transform_values { |errors| Contracts.sentences(errors) }
-        raise Refusals::InvalidInput.new("Please look at: #{fields.keys.join(', ').tr('_', ' ')}", fields: fields)
+      def contract!(contract_class, **most)
+        Contracts.check(contract_class.new, payload(**most))
       end
 
       def find!(dataset, id, name)
         dataset.with_pk(id) || raise(Refusals::NotFound, "No such #{name}: it may have been removed")
       end
 
+      # Found and held until the write is done: what is decided about it is decided once.
+      def hold!(dataset, id, name) = find!(dataset.for_update, id, name)
+
       # Runs a write once: the same request id with the same body gets the same answer, with another body a conflict.
-      def once(&block)
-        payload
-        code, reply = Models::Request.once(id: request_id, person: person, text: "#{request.path_info} #{@raw_body}", &block)
+      def once(**most, &block)
+        asked = Models::Request::Asked.new(id: request_id, verb: request.request_method, path: request.path_info, body: payload(**most))
+        code, reply = Models::Request.once(asked, person: person, &block)
         status code
         JSON.generate(reply)
       end

@@ -12,7 +12,7 @@ module Server
       patch '/api/batteries/:id' do
         allow!(:edit_batteries)
         once do
-          battery = find!(Models::Battery.dataset, id_param, 'battery').correct(contract!(Contracts::BatteryEdit))
+          battery = hold!(Models::Battery.dataset, id_param, 'battery').correct(contract!(Contracts::BatteryEdit))
           Workers::JudgeAgain.enqueue(battery.id)
           [200, Presenters::Battery.call(battery)]
         end

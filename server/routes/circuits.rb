@@ -68,8 +68,8 @@ module Server
         once do
           raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
 
-          fitted.override(contract!(Contracts::SheetOverrides))
-          @machine = nil
+          hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').override(contract!(Contracts::SheetOverrides))
+          remove_instance_variable(:@fitted)
           [200, Presenters::Circuits::SheetTable.call(machine, head)]
         end
       end

@@ -21,7 +21,7 @@ module Server
 
       patch '/api/jobs/:id' do
         allow!(:work_on_job)
-        once { [200, bench(job.edit(contract!(Contracts::JobEdit)))] }
+        once { [200, bench(held.edit(contract!(Contracts::JobEdit)))] }
       end
 
       get '/api/jobs/:id/export' do
@@ -33,32 +33,33 @@ module Server
 
       post '/api/jobs/:id/attempts' do
         allow!(:work_on_job)
-        once { [201, bench(job.note_attempt(contract!(Contracts::Attempt)))] }
+        once { [201, bench(held.note_attempt(contract!(Contracts::Attempt)))] }
       end
 
       post '/api/jobs/:id/close' do
         allow!(:work_on_job)
-        once { [200, bench(job.close(contract!(Contracts::Ending), by: person))] }
+        once { [200, bench(held.close(contract!(Contracts::Ending), by: person))] }
       end
 
       post '/api/jobs/:id/park' do
         allow!(:work_on_job)
-        once { [200, bench(job.park(contract!(Contracts::Ending), by: person))] }
+        once { [200, bench(held.park(contract!(Contracts::Ending), by: person))] }
       end
 
       post '/api/jobs/:id/reopen' do
         allow!(:work_on_job)
-        once { [200, bench(job.reopen(contract!(Contracts::Ending), by: person))] }
+        once { [200, bench(held.reopen(contract!(Contracts::Ending), by: person))] }
       end
 
       post '/api/jobs/:id/cancel' do
         allow!(:work_on_job)
-        once { [200, bench(job.cancel(contract!(Contracts::Ending), by: person))] }
+        once { [200, bench(held.cancel(contract!(Contracts::Ending), by: person))] }
       end
 
       private
 
       def job = find!(Models::Job.dataset, id_param, 'job')
+      def held = hold!(Models::Job.dataset, id_param, 'job')
       def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
     end
   end

@@ -12,7 +12,7 @@ module Server
       post '/api/people' do
         allow!(:manage_people)
         once do
-          Models::Account.add(contract!(Contracts::NewPerson))
+          Passwords.in_turn { Models::Account.add(contract!(Contracts::NewPerson)) }
           [201, people]
         end
       end
@@ -20,7 +20,7 @@ module Server
       patch '/api/people/:id' do
         allow!(:manage_people)
         once do
-          account.edit(contract!(Contracts::PersonEdit), now: Time.now.utc)
+          Passwords.in_turn { account.edit(contract!(Contracts::PersonEdit), now: Time.now.utc) }
           [200, people]
         end
       end

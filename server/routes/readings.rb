@@ -21,11 +21,11 @@ module Server
 
       private
 
-      def job = find!(Models::Job.dataset, id_param, 'job')
+      def job = hold!(Models::Job.dataset, id_param, 'job')
 
       def job_of_reading
         reading = find!(Models::Reading.dataset, id_param, 'reading')
-        find!(Models::Job.dataset, reading.job_id, 'job')
+        hold!(Models::Job.dataset, reading.job_id, 'job')
       end
 
       def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))

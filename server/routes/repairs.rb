@@ -17,8 +17,9 @@ module Server
       post '/api/disturbances/:id/put-back' do
         allow!(:work_on_job)
         once do
-          row = find!(Models::Disturbance.dataset, id_param, 'entry')
-          [200, bench(find!(Models::Job.dataset, row.put_back(by: person, at: Time.now.utc).job_id, 'job'))]
+          held = job_of(find!(Models::Disturbance.dataset, id_param, 'entry'))
+          find!(Models::Disturbance.dataset, id_param, 'entry').put_back(by: person, at: Time.now.utc)
+          [200, bench(held)]
         end
       end
 
@@ -32,14 +33,16 @@ module Server
       post '/api/repairs/:id/make-permanent' do
         allow!(:work_on_job)
         once do
-          row = find!(Models::Repair.dataset, id_param, 'repair').make_permanent(at: Time.now.utc)
-          [200, bench(find!(Models::Job.dataset, row.job_id, 'job'))]
+          held = job_of(find!(Models::Repair.dataset, id_param, 'repair'))
+          find!(Models::Repair.dataset, id_param, 'repair').make_permanent(at: Time.now.utc)
+          [200, bench(held)]
         end
       end
 
       private
 
-      def job = find!(Models::Job.dataset, id_param, 'job')
+      def job = hold!(Models::Job.dataset, id_param, 'job')
+      def job_of(row) = hold!(Models::Job.dataset, row.job_id, 'job')
       def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
     end
   end

@@ -2,18 +2,55 @@
 
 module Server
   module Routes
-    # Who is signed in, what they may do, and their own password.
+    # Signing in and out, who is signed in and where, and one's own password.
     class Session < Base
+      post '/api/sign-in' do
+        input = contract!(Contracts::Credentials, most_bytes: Bounds[:anonymous_body_bytes])
+        account, token = Models::SignIn.call(**input, from: sender, now: Time.now.utc)
+        SessionCookie.give(response, token)
+        json(Presenters::Person.call(account))
+      end
+
+      # Whoever is signed out already is signed out.
+      post '/api/sign-out' do
+        session_here&.finish(because: 'signed out', now: Time.now.utc)
+        SessionCookie.take_back(response)
+        json(signed_out: true)
+      end
+
       get '/api/session' do
         json(Presenters::Person.call(person))
       end
 
       put '/api/session/password' do
+        person
         once do
-          changed = person.change_password(**contract!(Contracts::PasswordChange), now: Time.now.utc)
-          env['rack.session'][SignIn::SINCE] = changed.sessions_from.to_f
-          [200, Presenters::Person.call(changed)]
+          Passwords.in_turn { person.change_password(**contract!(Contracts::PasswordChange), keep: session_here, now: Time.now.utc) }
+          [200, Presenters::Person.call(person)]
         end
+      end
+
+      get '/api/sessions' do
+        person
+        json(own_sessions)
+      end
+
+      post '/api/sessions/:id/end' do
+        person
+        once do
+          found = Models::Session.first(id: id_param, account_id: person.id) || raise(Refusals::NotFound, 'No such session of yours')
+          found.finish(because: 'ended from another device', now: Time.now.utc)
+          [200, own_sessions]
+        end
+      end
+
+      private
+
+      def sender = { device: request.user_agent, client_address: request.ip.to_s }
+
+      def own_sessions
+        running = Models::Session.where(account_id: person.id).running(Time.now.utc).order(Sequel.desc(:seen_at)).all
+        Presenters::Sessions.call(running, session_here.id)
       end
     end
   end

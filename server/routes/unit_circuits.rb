@@ -12,7 +12,7 @@ module Server
       post '/api/units/:id/circuits' do
         allow!(:edit_circuits)
         once do
-          Models::CircuitWork.new(unit).fit(contract!(Contracts::SheetFitting), at: Time.now.utc)
+          Models::CircuitWork.new(held).fit(contract!(Contracts::SheetFitting), at: Time.now.utc)
           [201, Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id))]
         end
       end
@@ -20,7 +20,7 @@ module Server
       post '/api/units/:id/rulings' do
         allow!(:edit_circuits)
         once do
-          Models::CircuitWork.new(unit).rule(contract!(Contracts::NewRuling), by: person)
+          Models::CircuitWork.new(held).rule(contract!(Contracts::NewRuling), by: person)
           [201, Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id))]
         end
       end
@@ -28,6 +28,7 @@ module Server
       private
 
       def unit = @unit ||= find!(Models::Unit.dataset, id_param, 'unit')
+      def held = @unit = hold!(Models::Unit.dataset, id_param, 'unit')
     end
   end
 end

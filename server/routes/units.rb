@@ -22,27 +22,27 @@ module Server
 
       patch '/api/units/:id' do
         allow!(:edit_units)
-        once { [200, Presenters::UnitSheet.call(unit.edit(contract!(Contracts::UnitEdit)))] }
+        once { [200, Presenters::UnitSheet.call(held.edit(contract!(Contracts::UnitEdit)))] }
       end
 
       post '/api/units/:id/retire' do
         allow!(:retire_units)
-        once { [200, Presenters::UnitSheet.call(unit.retire(at: Time.now.utc))] }
+        once { [200, Presenters::UnitSheet.call(held.retire(at: Time.now.utc))] }
       end
 
       post '/api/units/:id/return' do
         allow!(:retire_units)
-        once { [200, Presenters::UnitSheet.call(unit.bring_back)] }
+        once { [200, Presenters::UnitSheet.call(held.bring_back)] }
       end
 
       post '/api/units/:id/fittings' do
         allow!(:edit_batteries)
-        once { [201, Presenters::UnitSheet.call(unit.fit_battery(contract!(Contracts::NewFitting), at: Time.now.utc))] }
+        once { [201, Presenters::UnitSheet.call(held.fit_battery(contract!(Contracts::NewFitting), at: Time.now.utc))] }
       end
 
       post '/api/units/:id/fittings/:position/take-off' do
         allow!(:edit_batteries)
-        once { [200, Presenters::UnitSheet.call(unit.take_off(params[:position], at: Time.now.utc))] }
+        once { [200, Presenters::UnitSheet.call(held.take_off(params[:position], at: Time.now.utc))] }
       end
 
       get '/api/units/:id/readings.csv' do
@@ -56,6 +56,7 @@ module Server
       private
 
       def unit = find!(Models::Unit.dataset, id_param, 'unit')
+      def held = hold!(Models::Unit.dataset, id_param, 'unit')
     end
   end
 end

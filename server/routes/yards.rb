@@ -20,7 +20,7 @@ module Server
       patch '/api/yards/:id' do
         allow!(:manage_yards)
         once do
-          find!(Models::Yard.dataset, id_param, 'yard').edit(contract!(Contracts::YardFields))
+          hold!(Models::Yard.dataset, id_param, 'yard').edit(contract!(Contracts::YardFields))
           [200, yards]
         end
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Server::Config do
-  let(:env) { { 'DATABASE_URL' => 'postgres://x', 'SESSION_SECRET' => 's' * 64 } }
+  let(:env) { { 'DATABASE_URL' => 'postgres://x' } }
 
   it 'is read once, checked and frozen' do
     expect(described_class.new(env)).to be_frozen
@@ -9,7 +9,10 @@ RSpec.describe Server::Config do
   end
 
   it 'names what is missing' do
-    expect { described_class.new(env.except('DATABASE_URL')) }.to raise_error(ArgumentError, /DATABASE_URL is not set/)
-    expect { described_class.new(env.merge('SESSION_SECRET' => 'short')) }.to raise_error(ArgumentError, /64 bytes/)
+    expect { described_class.new({}) }.to raise_error(ArgumentError, /DATABASE_URL is not set/)
+  end
+
+  it 'keeps the session to TLS when told to' do
+    expect([described_class.new(env), described_class.new(env.merge('SESSION_SECURE' => '1'))].map(&:secure_session?)).to eq([false, true])
   end
 end

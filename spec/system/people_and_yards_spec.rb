@@ -45,7 +45,7 @@ RSpec.describe 'People and yards' do
     expect(page).to have_css('li', text: 'Ivo Sand, driver, may not sign in')
     click_button 'Sign out'
     sign_in('ivo@skarrow.example', 'second password')
-    expect(page).to have_content('E-mail or password is wrong.')
+    expect(page).to have_content('E-mail or password is wrong')
   end
 
   it 'keeps a lead in the fleet' do

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { PasswordForm } from '../features/sign-in'
+import { OpenSessions, PasswordForm } from '../features/sign-in'
 import { Button } from '../shared/ui/Button'
 import { switchTheme } from './theme'
 
@@ -27,6 +27,7 @@ export function You({ onGo, onLeave }: { onGo: () => void; onLeave: () => void }
       </Button>
       {password && <PasswordForm />}
       <Button onClick={onLeave}>Sign out</Button>
+      <OpenSessions />
     </div>
   )
 }

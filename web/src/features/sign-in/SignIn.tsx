@@ -1,14 +1,14 @@
-import { useMutation } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { signIn } from './api'
+import { useSignIn } from './api'
 
 /** E-mail and password; used as a page, and over a page when the session ran out in the middle of work. */
 export function SignIn({ onDone }: { onDone: () => void }) {
   const form = useForm({ defaultValues: { login: '', password: '' } })
-  const attempt = useMutation({ mutationFn: signIn, onSuccess: onDone })
+  const attempt = useSignIn(onDone)
+  const inLine = attempt.isPending && attempt.failureReason
   return (
     <form
       className="flex flex-col gap-5"
@@ -26,6 +26,7 @@ export function SignIn({ onDone }: { onDone: () => void }) {
           <input {...wiring} {...form.register('password')} type="password" autoComplete="current-password" required />
         )}
       </Field>
+      {inLine && <p role="status">{inLine.message}</p>}
       <ErrorNote error={attempt.error} />
       <Button type="submit" look="main" disabled={attempt.isPending}>
         Sign in

@@ -1,25 +1,42 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, HttpError, reply } from '../../shared/api/http'
-import type { Person } from '../../shared/api/types'
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
+import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
+import type { Credentials, OpenSessions, Person } from '../../shared/api/types'
 import { session } from '../../shared/session/session'
 
-const REASONS: Record<number, string> = {
-  401: 'E-mail or password is wrong.',
-  403: 'Too many wrong tries: wait fifteen minutes, or ask the lead.',
-}
+const MOST_TURNS = 30
+const TURN_MILLISECONDS = 1_000
 
-export async function signIn(input: { login: string; password: string }): Promise<void> {
-  const { response } = await client.POST('/api/sign-in', { body: input }).catch(() => {
-    throw new HttpError(0, { code: 'offline', message: 'No network. Try again when it is back.', fields: {} })
+/** Only a few passwords are checked at once: whoever is told to wait is asked for again by itself. */
+export const useSignIn = (onDone: () => void) =>
+  useMutation<Person, HttpError, Credentials>({
+    mutationFn: (body) => reply(client.POST('/api/sign-in', { body })),
+    retry: (turns, error) => error.code === 'in_line' && turns < MOST_TURNS,
+    retryDelay: TURN_MILLISECONDS,
+    networkMode: 'always',
+    onSuccess: onDone,
   })
-  if (response.ok) return
-
-  const message = REASONS[response.status] ?? 'Signing in did not work. Try again.'
-  throw new HttpError(response.status, { code: 'sign_in', message, fields: {} })
-}
 
 export async function signOut(): Promise<void> {
-  await client.POST('/api/sign-out', { body: {} as never })
+  await reply(client.POST('/api/sign-out', { body: {} as never }))
+}
+
+export const openSessions = () =>
+  queryOptions({ queryKey: ['session', 'open'], queryFn: () => reply(client.GET('/api/sessions')) })
+
+export function useEndSession() {
+  const queries = useQueryClient()
+  return useMutation<OpenSessions, HttpError, { requestId: string; id: string }>({
+    mutationFn: ({ requestId, id }) =>
+      reply(
+        client.POST('/api/sessions/{id}/end', {
+          params: { path: { id }, header: asRequest(requestId) },
+          body: {} as never,
+        }),
+      ),
+    onSuccess: (open) => {
+      queries.setQueryData(openSessions().queryKey, open)
+    },
+  })
 }
 
 /** One's own password; signs one out everywhere else. */

@@ -44,7 +44,7 @@ export async function reply<T>(
   })
   if (answer.error !== undefined || answer.data === undefined) {
     const refused = new HttpError(answer.response.status, refusalIn(answer.error))
-    if (refused.status === 401) announceSignedOut()
+    if (refused.code === 'not_signed_in') announceSignedOut()
     throw refused
   }
   return answer.data

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Server
+  # What the database refused, in words for whoever asked. Its constraints are the last net: what gets this far was let through by the
+  # contract and by core, and is still the sender's to mend.
+  module DatabaseErrors
+    ON_RECORD = 'This is on record already under the same id. Look whether it was saved, and send it anew if it was not'
+    OUT_OF_RANGE = 'A value lies outside of what can be kept'
+    MEANWHILE = 'Somebody else changed this meanwhile. Look at it and save again'
+    BUSY = 'Somebody else is saving at this place just now. What you typed is kept; try again'
+    AWAY = 'The database does not answer just now. What you typed is kept; try again'
+    RETRY_SECONDS = 2
+    OUT_OF_RANGE_CLASSES = [PG::NumericValueOutOfRange, PG::DatetimeFieldOverflow, PG::InvalidDatetimeFormat, PG::InvalidTextRepresentation,
+                            PG::CharacterNotInRepertoire, PG::UntranslatableCharacter, PG::StringDataRightTruncation].freeze
+
+    # @param error [Sequel::Error]
+    # @return [Refusals::Refusal, nil] nil where it is our own fault
+    def self.refusal(error)
+      case error
+      when Sequel::NoExistingObject then Refusals::EditConflict.new(MEANWHILE)
+      when Sequel::UniqueConstraintViolation then Refusals::IdTaken.new(ON_RECORD)
+      when Sequel::ForeignKeyConstraintViolation then not_there(error)
+      when Sequel::CheckConstraintViolation then Refusals::InvalidInput.new(OUT_OF_RANGE)
+      when Sequel::DatabaseLockTimeout, Sequel::SerializationFailure then Refusals::Later.new(BUSY, retry_after_seconds: RETRY_SECONDS)
+      when Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout
+        Refusals::Later.new(AWAY, retry_after_seconds: RETRY_SECONDS)
+      else Refusals::InvalidInput.new(OUT_OF_RANGE) if OUT_OF_RANGE_CLASSES.any? { |type| error.wrapped_exception.is_a?(type) }
+      end
+    end
+
+    # The constraint is named table_column_fkey.
+    def self.not_there(error)
+      constraint = error.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME).to_s
+      table = error.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_TABLE_NAME).to_s
+      field = constraint.delete_prefix("#{table}_").delete_suffix('_fkey')
+      Refusals::InvalidInput.new('It names something that is not on record', fields: field.empty? ? {} : { field => ['is not on record'] })
+    end
+    private_class_method :not_there
+  end
+end

@@ -40,7 +40,7 @@ all_blasts = best_of(3) do
   blast = model::Questions::BlastRadius.new(settled)
   circuit.items.each { |item| blast.of(item) }
 end
-causes = model::Questions::CommonCause.new(blast, circuit)
+causes = model::Questions::CommonCause.new(circuit, Wattomneum::Circuits::Questions::CommonCause.dead_sets(blast, circuit))
 cause = best_of(7) { causes.explain(dead: %w[P0251 P0403 P0045], working: %w[A1 Y51]).causes }
 pairs = best_of(3) { causes.explain(dead: %w[Y51 A1:A/41], working: %w[A1 Y52]).pairs }
 

@@ -28,13 +28,20 @@ module Server
       end
     end
 
+    # @param error [Sequel::ConstraintViolation]
+    # @param constraint [String] its name in the schema
+    # @return [Boolean] whether that is what was violated
+    def self.violates?(error, constraint) = named(error, PG::Result::PG_DIAG_CONSTRAINT_NAME) == constraint
+
+    def self.named(error, field) = error.wrapped_exception.result&.error_field(field).to_s
+
     # The constraint is named table_column_fkey.
     def self.not_there(error)
-      constraint = error.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_CONSTRAINT_NAME).to_s
-      table = error.wrapped_exception.result&.error_field(PG::Result::PG_DIAG_TABLE_NAME).to_s
+      constraint = named(error, PG::Result::PG_DIAG_CONSTRAINT_NAME)
+      table = named(error, PG::Result::PG_DIAG_TABLE_NAME)
       field = constraint.delete_prefix("#{table}_").delete_suffix('_fkey')
       Refusals::InvalidInput.new('It names something that is not on record', fields: field.empty? ? {} : { field => ['is not on record'] })
     end
-    private_class_method :not_there
+    private_class_method :named, :not_there
   end
 end

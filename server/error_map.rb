@@ -22,6 +22,7 @@ module Server
       Refusals::Later => [503, 'later'],
       Wattomneum::InvalidQuantityError => [422, 'invalid_input'],
       Wattomneum::UnknownKeyError => [422, 'invalid_input'],
+      Wattomneum::OverBudgetError => [422, 'over_budget'],
       Wattomneum::RefusedError => [422, 'refused'],
       Wattomneum::Error => [422, 'invalid_input']
     }.freeze

@@ -64,7 +64,8 @@ module Server
       # @param problems [Array<Wattomneum::Circuits::Notation::Problem>]
       def initialize(problems)
         more = problems.size > 1 ? ", and #{problems.size - 1} more" : ''
-        super("The sheet was not taken: #{problems.first}#{more}. Nothing was changed", details: { problems: problems.map(&:to_h) })
+        shown = problems.first(Bounds[:sheet_problems_shown]).map(&:to_h)
+        super("The sheet was not taken: #{problems.first}#{more}. Nothing was changed", details: { problems: shown })
       end
     end
 

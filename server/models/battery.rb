@@ -20,7 +20,9 @@ module Server
         def establish(input, on:)
           Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
           db.transaction(savepoint: true) { create(**input, made_on: made_on(input[:date_code], on)) }
-        rescue Sequel::UniqueConstraintViolation
+        rescue Sequel::UniqueConstraintViolation => e
+          raise unless DatabaseErrors.violates?(e, 'battery_tag_key')
+
           raise Refusals::InvalidInput.new('A battery with this tag is on record: take it from the shelf list',
                                            fields: { 'tag' => ['is on record already'] })
         end

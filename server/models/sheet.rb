@@ -12,7 +12,7 @@ module Server
       # @return [SheetVersion]
       # @raise [Refusals::UnreadableSheet] with every objection
       def self.bring_in(content, wires_csv: nil, by: nil)
-        core = read(content, wires_csv)
+        core = Queries::Machines.within_budget { read(content, wires_csv).tap(&:circuit) }
         sheet = first(key: core.key) || create(key: core.key)
         SheetVersion.establish(sheet, core, by: by)
       end

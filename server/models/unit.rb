@@ -38,7 +38,9 @@ module Server
         # Two units with one number: the database decides, the answer is a sentence.
         def in_number_guard(&block)
           db.transaction(savepoint: true, &block)
-        rescue Sequel::UniqueConstraintViolation
+        rescue Sequel::UniqueConstraintViolation => e
+          raise unless DatabaseErrors.violates?(e, 'unit_number_key')
+
           raise Refusals::InvalidInput.new('Another unit has this number', fields: { 'number' => [NUMBER_TAKEN] })
         end
 

@@ -65,7 +65,9 @@ module Server
         end
 
         changed = overrides.to_h.merge(input[:overrides].transform_keys(&:to_s)) { |_, old, new| old.merge(new) }
-        version.to_core.with_overrides(changed)
+        sheet = version.to_core
+        Wattomneum::Circuits::Notation::OverrideCheck.call(sheet, changed)
+        Queries::Machines.within_budget { sheet.with_overrides(changed).circuit }
         update(overrides: Sequel.pg_jsonb(changed))
         self
       end

@@ -1,24 +1,49 @@
 # frozen_string_literal: true
 
-require 'concurrent/map'
+require 'concurrent/atomic/semaphore'
 
 module Server
   module Queries
     # Circuit sheets made ready to answer. What is worked out from a version and its overrides never changes, so it is kept in this
     # process; another process works it out for itself.
     module Machines
-      MOST = 60
-      KEPT = Concurrent::Map.new
-      private_constant :KEPT
+      CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
+      IN_LINE = 'Other circuits are being worked out just now: try again in a moment'
+      PLACES = Concurrent::Semaphore.new(Bounds[:circuit_questions_at_once])
+      KEPT = LeastRecent.new(Bounds[:machines_kept])
+      private_constant :PLACES, :KEPT
 
       # @param version [Models::SheetVersion]
       # @param overrides [Hash] by item UUID
       # @return [Wattomneum::Circuits::Machine]
       def self.of(version, overrides = {})
-        key = [version.digest, overrides.to_h]
-        KEPT.clear if KEPT.size > MOST
-        KEPT.compute_if_absent(key) { Wattomneum::Circuits::Machine.new(version.to_core.with_overrides(overrides.to_h.transform_values(&:to_h))) }
+        KEPT.fetch([version.digest, overrides.to_h]) do
+          Wattomneum::Circuits::Machine.new(version.to_core.with_overrides(overrides.to_h.transform_values(&:to_h)))
+        end
       end
+
+      # A few at once and each for a while: what takes longer is refused, and whoever asks for something else is not held up.
+      #
+      # @yieldreturn [Object] what the block made
+      # @raise [Wattomneum::OverBudgetError, Refusals::InLine]
+      def self.within_budget(&work)
+        raise Refusals::InLine.new(IN_LINE, retry_after_seconds: Bounds[:wait_in_line_seconds]) unless PLACES.try_acquire(1, longest)
+
+        begin
+          in_time(&work)
+        ensure
+          PLACES.release
+        end
+      end
+
+      # For what belongs to another answer, as the loops of a unit do: no waiting for a place.
+      #
+      # @yieldreturn [Object] what the block made
+      # @raise [Wattomneum::OverBudgetError]
+      def self.in_time(&work) = Wattomneum::Deadline.within(longest, clock: CLOCK, &work)
+
+      # @return [Float] seconds
+      def self.longest = Bounds[:circuit_question_milliseconds] / 1000.0
     end
   end
 end

@@ -30,10 +30,12 @@ module Server
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
       def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(fitted.map { |one| machine(one).sheet })
 
-      # @return [Hash{String => Hash}] loop key to the places the sheets have on it
+      # @return [Hash{String => Hash}] loop key to the places the sheets have on it; a sheet too large to be worked out has none
       def loop_places
         fitted.each_with_object({}) do |one, places|
-          machine(one).sheet.loops.each { |loop| places[loop.key] = machine(one).loop_places(loop) }
+          Machines.in_time { machine(one).sheet.loops.each { |loop| places[loop.key] = machine(one).loop_places(loop) } }
+        rescue Wattomneum::OverBudgetError
+          next
         end
       end
     end

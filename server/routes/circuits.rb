@@ -5,6 +5,9 @@ module Server
     # Circuit sheets: which there are, which a unit has, and what is computed from them. An id is that of a sheet fitted to a unit,
     # or of a version by itself.
     class Circuits < Base
+      # A sheet is one long text.
+      SHEET = { most_bytes: Bounds[:sheet_body_bytes], most_characters: Bounds[:sheet_body_bytes] }.freeze
+
       get '/api/circuits' do
         allow!(:read)
         json(Presenters::Circuits::Library.call(Models::SheetVersion.newest.eager(:sheet).all, Queries::UnitsWithSheets.call))
@@ -12,8 +15,8 @@ module Server
 
       post '/api/circuits' do
         allow!(:edit_circuits)
-        once do
-          input = contract!(Contracts::NewSheet)
+        once(**SHEET) do
+          input = contract!(Contracts::NewSheet, **SHEET)
           version = Models::Sheet.bring_in(input[:content], wires_csv: input[:wires_csv], by: person)
           [201, Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: version.id).eager(:sheet).first)]
         end
@@ -21,32 +24,36 @@ module Server
 
       get '/api/circuits/:id' do
         allow!(:read)
-        json(Presenters::Circuits::SheetTable.call(machine, head))
+        worked_out { Presenters::Circuits::SheetTable.call(machine, head) }
       end
 
       get '/api/circuits/:id/pin' do
         allow!(:read)
-        json(answers.pin(params['pin'].to_s, state))
+        worked_out { answers.pin(params['pin'].to_s, state) }
       end
 
       get '/api/circuits/:id/wire' do
         allow!(:read)
-        json(answers.wire(params['number'].to_s))
+        worked_out { answers.wire(params['number'].to_s) }
       end
 
       get '/api/circuits/:id/opening' do
         allow!(:read)
-        json(answers.opening(params['item'].to_s))
+        worked_out { answers.opening(params['item'].to_s) }
       end
 
       get '/api/circuits/:id/live' do
         allow!(:read)
-        json(answers.live(params['item'], state))
+        worked_out { answers.live(params['item'], state) }
       end
 
       get '/api/circuits/:id/common-cause' do
         allow!(:read)
-        json(answers.common_cause(listed('dead'), listed('working')))
+        going_on = Queries::Causes.new(machine, version, overrides).progress
+        next worked_out { answers.common_cause(listed('dead'), listed('working')) } if going_on.nil?
+
+        status 202
+        json(progress: going_on.to_h)
       end
 
       get '/api/circuits/:id/sheet.yml' do
@@ -70,11 +77,14 @@ module Server
 
           hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').override(contract!(Contracts::SheetOverrides))
           remove_instance_variable(:@fitted)
-          [200, Presenters::Circuits::SheetTable.call(machine, head)]
+          remove_instance_variable(:@version) if defined?(@version)
+          [200, Queries::Machines.within_budget { Presenters::Circuits::SheetTable.call(machine, head) }]
         end
       end
 
       private
+
+      def worked_out(&question) = json(Queries::Machines.within_budget(&question))
 
       # nil where the id is that of a version by itself; asked once either way.
       def fitted
@@ -86,7 +96,8 @@ module Server
         @version ||= fitted&.version || Models::SheetVersion.where(id: id_param).eager(:sheet).first || raise(Refusals::NotFound, 'No such sheet')
       end
 
-      def machine = @machine ||= Queries::Machines.of(version, fitted ? fitted.overrides.to_h : {})
+      def overrides = fitted ? fitted.overrides.to_h : {}
+      def machine = Queries::Machines.of(version, overrides)
       def answers = Presenters::Circuits::Answers.new(machine)
       def state = params['state'] || machine.sheet.states.keys.last
       def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)

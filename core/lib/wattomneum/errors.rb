@@ -24,6 +24,9 @@ module Wattomneum
   # An iteration found no end; the message says what did not settle.
   class ConvergenceError < Error; end
 
+  # More than may be asked at once: a sheet too large to be worked out, or a question that takes too long.
+  class OverBudgetError < Error; end
+
   # A key (limit, test, place, element, caution) that core's data does not hold.
   class UnknownKeyError < Error; end
 

@@ -14,12 +14,16 @@ module Server
           @machine = machine
           @sheet = machine.sheet
           @results = machine.settled.all
+        rescue Wattomneum::OverBudgetError => e
+          # Stored before the budgets were as they are: readable all the same, without figures.
+          @results = {}
+          @over_budget = e.message
         end
 
         def call
-          { states: states, note: @sheet.note, reference: @sheet.reference, parts: parts, wires: wires, watches: watches,
+          { over_budget: @over_budget, states: states, note: @sheet.note, reference: @sheet.reference, parts: parts, wires: wires, watches: watches,
             zones: @sheet.zones.map { |key, zone| { key: key, label: zone['label'] || key, exposure: zone['exposure'] || [] } },
-            links: @sheet.links.map(&:to_h), shorts: @machine.shorts.map(&:to_s) }
+            links: @sheet.links.map(&:to_h), shorts: @over_budget ? [] : @machine.shorts.map(&:to_s) }
         end
 
         private
@@ -27,9 +31,10 @@ module Server
         def circuit = @machine.circuit
 
         def states
-          @results.map do |key, result|
-            { key: key, label: @sheet.states.fetch(key), chattering: result.chattering, uncertain: result.uncertain,
-              blown: result.blown.map { |fuse, ampere| { fuse: fuse, ampere: ampere } } }
+          @sheet.states.map do |key, label|
+            result = @results[key]
+            { key: key, label: label, chattering: result ? result.chattering : [], uncertain: result ? result.uncertain : [],
+              blown: result ? result.blown.map { |fuse, ampere| { fuse: fuse, ampere: ampere } } : [] }
           end
         end
 
@@ -47,6 +52,8 @@ module Server
 
         # null where nothing leads there.
         def volts(name)
+          return unknown if @over_budget
+
           node = circuit.node(name)
           @results.values.map { |result| result.solution.floating?(node) ? nil : result.solution.volt(node).round(4) }
         end
@@ -60,14 +67,24 @@ module Server
 
         def wires
           @sheet.wires.map do |wire|
-            index = circuit.item("wire #{wire.number}").branches.first
             { number: wire.number, uuid: wire.uuid, from: wire.from, to: wire.to, colour: wire.colour, size: wire.size,
               length_m: wire.length_m, zone: wire.zone, shielded: wire.shielded, twisted_with: wire.twisted_with,
-              resistance_ohm: wire.resistance_ohm, amperes: @results.values.map { |result| result.solution.current(index).round(4) } }
+              resistance_ohm: wire.resistance_ohm, amperes: amperes(wire) }
           end
         end
 
+        def amperes(wire)
+          return unknown if @over_budget
+
+          index = circuit.item("wire #{wire.number}").branches.first
+          @results.values.map { |result| result.solution.current(index).round(4) }
+        end
+
+        def unknown = @sheet.states.map { nil }
+
         def watches
+          return [] if @over_budget
+
           workings = Wattomneum::Circuits::Questions::Workings.new(@machine.settled)
           circuit.watches.map do |watch|
             { key: watch.key, label: watch.label, kind: watch.kind, codes: watch.codes,

@@ -77,6 +77,17 @@ RSpec.describe Server::Routes::Jobs do
     expect([status, error['code'], error['theirs']['state']]).to eq([409, 'edit_conflict', 'parked'])
   end
 
+  it 'leaves the intake of an ended job as it is, and what has ended ended' do
+    job = open_job
+    write(:post, "/api/jobs/#{job['id']}/cancel", { lock_version: 0, reason: 'wrong unit' })
+    edit = { lock_version: 1, complaint: 'x', family: 'starting', seen: '' }
+    [[:patch, '', edit], [:post, '/close', { lock_version: 1 }], [:post, '/cancel', { lock_version: 1, reason: 'x' }],
+     [:post, '/park', { lock_version: 1, reason: 'x' }]].each do |verb, rest, body|
+      write(verb, "/api/jobs/#{job['id']}#{rest}", body)
+      expect([rest, status, last_response.body]).to match([rest, 422, /cancelled: reopen it first|Not yet/])
+    end
+  end
+
   it 'changes the intake against its version' do
     id = open_job['id']
     bench = write(:patch, "/api/jobs/#{id}", { lock_version: 0, complaint: 'No charge', family: 'charging', seen: '' })

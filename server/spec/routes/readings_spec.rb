@@ -121,6 +121,13 @@ RSpec.describe Server::Routes::Readings do
       expect([status, error['code']]).to eq([409, 'edit_conflict'])
     end
 
+    it 'leaves a withdrawn reading withdrawn: it is neither corrected nor withdrawn again, and says so' do
+      2.times { write(:post, "/api/readings/#{rows.first.id}/withdrawal", { reason: 'wrong unit' }) }
+      expect([status, Server::Models::Withdrawal.where(reading_id: rows.first.id).count]).to eq([201, 1])
+      correct('12.6')
+      expect([status, error['message']]).to match([422, include('was withdrawn and stays so')])
+    end
+
     it 'withdraws with a reason' do
       bench = write(:post, "/api/readings/#{rows.first.id}/withdrawal", { reason: 'wrong unit' })
       expect([bench['readings'].first['fate'], bench['readings'].first['judged']]).to eq(['withdrawn: wrong unit', nil])

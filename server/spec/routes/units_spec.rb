@@ -162,4 +162,26 @@ RSpec.describe Server::Routes::Units do
     expect(hits.call(tag)).to include(['unit', unit.id])
     expect(hits.call('%25')).to be_empty
   end
+
+  it 'saves what did not change, brings back what is back, and says which yard is unknown' do
+    sign_in_as('lead')
+    unit = a_unit
+    fields = unit_fields(number: unit.number)
+    2.times { write(:patch, "/api/units/#{unit.id}", { **fields, lock_version: unit.refresh.lock_version }) }
+    expect(status).to eq(200)
+    2.times { write(:post, "/api/units/#{unit.id}/return") }
+    expect(status).to eq(200)
+    write(:post, '/api/units', unit_fields(yard_id: SecureRandom.uuid).merge(id: SecureRandom.uuid))
+    expect([status, error['fields']]).to eq([422, { 'yard_id' => ['is not on record'] }])
+  end
+
+  it 'says that an id belongs to another row, in its own words' do
+    sign_in_as('lead')
+    unit = a_unit
+    write(:post, '/api/units', unit_fields.merge(id: unit.id))
+    expect([status, error['code'], error['message']]).to match([409, 'id_taken', include('on record already')])
+    battery = Server::Models::Battery.first
+    write(:patch, "/api/batteries/#{battery.id}", { lock_version: 9, type: 'agm', rating_ampere: 800, rating_standard: 'EN' })
+    expect([status, error['theirs']]).to match([409, include('lock_version' => 0)])
+  end
 end

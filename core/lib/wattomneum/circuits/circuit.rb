@@ -13,11 +13,13 @@ module Wattomneum
       attr_reader :sheet, :network, :owned, :relays, :fuses
 
       # @param sheet [Sheet]
+      # @raise [OverBudgetError] if it is larger than Budgets allows
       def initialize(sheet)
         @sheet = sheet
         @nodes = { sheet.reference => 0 }
         @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
         sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }
+        check_budgets
         branches = @owned.map { |one| network_branch(one.branch) }
         @network = Solving::Network.new(@nodes.size, branches)
         @names = @nodes.keys.freeze
@@ -46,7 +48,8 @@ module Wattomneum
       # @return [Item]
       # @raise [UnknownKeyError]
       def item(key)
-        items.find { |item| item.key == key } || raise(UnknownKeyError, "sheet #{sheet.key} has nothing called #{key}")
+        @items[:by_key] ||= items.reverse.to_h { |item| [item.key, item] }.freeze
+        @items[:by_key][key] || raise(UnknownKeyError, "sheet #{sheet.key} has nothing called #{key}")
       end
 
       # @return [Array<Watch>] loads, signals and supplies whose working shows
@@ -78,6 +81,12 @@ module Wattomneum
       end
 
       private
+
+      def check_budgets
+        Budgets.check(:pins, @nodes.size)
+        Budgets.check(:relays, sheet.parts.grep(Parts::Relay).size)
+        Budgets.check(:key_states, sheet.states.size)
+      end
 
       CONTACTS = %i[states energised rest].freeze
       LOW_OHM = 0.5

@@ -10,6 +10,7 @@ module Wattomneum
       # @param sheet [Sheet] with a unit's overrides, where it is a unit's
       def initialize(sheet)
         @sheet = sheet
+        @loop_places = {}
       end
 
       # @return [Circuit]
@@ -21,8 +22,21 @@ module Wattomneum
       # @return [Questions::BlastRadius]
       def blast = @blast ||= Questions::BlastRadius.new(settled)
 
-      # @return [Questions::CommonCause]
-      def causes = @causes ||= Questions::CommonCause.new(blast, circuit)
+      # @return [Questions::CommonCause] seconds of work the first time, for the largest sheets minutes
+      # @raise [OverBudgetError] if a deadline holds that is shorter; what was done is kept
+      def causes = @causes ||= Questions::CommonCause.new(circuit, dead_sets)
+
+      # @yieldparam done [Integer] how many of the circuit's items are worked out
+      # @return [Array<Array<String>>]
+      def dead_sets(&progress) = Questions::CommonCause.dead_sets(blast, circuit, &progress)
+
+      # @return [Boolean] whether causes answers at once
+      def causes_known? = !@causes.nil?
+
+      # @param dead_sets [Array<Array<String>>] worked out beforehand, from the same sheet
+      def dead_sets=(dead_sets)
+        @causes = Questions::CommonCause.new(circuit, dead_sets)
+      end
 
       # @return [Questions::Trace]
       def trace = @trace ||= Questions::Trace.new(sheet)
@@ -50,14 +64,16 @@ module Wattomneum
       #
       # @param loop [Sheet::Loop]
       # @return [Hash{Symbol => Array<String>}] :feed and :return
-      def loop_places(loop)
+      def loop_places(loop) = @loop_places[loop.key] ||= find_loop_places(loop)
+
+      private
+
+      def find_loop_places(loop)
         finder = paths(loop.state)
         load = sheet.part(loop.load)
         feed = places_along(finder.to_battery(load.node(load.pins.first)), load.node(load.pins.first)).reverse
         { feed: feed, return: places_along(finder.to_ground(load.node(load.pins[1])), load.node(load.pins[1])) }
       end
-
-      private
 
       def places_along(path, start)
         nodes = [start, *path.steps.map(&:to)]

@@ -51,6 +51,7 @@ module Wattomneum
         @loops = loops
         @note = note
         @part_by_id = parts.to_h { |part| [part.id, part] }
+        @wire_by_number = wires.reverse.to_h { |wire| [wire.number, wire] }
         freeze
       end
 
@@ -60,7 +61,7 @@ module Wattomneum
 
       # @param number [String]
       # @return [Wire, nil]
-      def wire(number) = wires.find { |wire| wire.number == number }
+      def wire(number) = @wire_by_number[number]
 
       # @return [Circuit] compiled for solving
       def circuit = Circuit.new(self)

@@ -14,7 +14,11 @@ module Wattomneum
       # @param limits [Limits::Table] what this fleet judges by
       # @return [Answer]
       # @raise [Error] where an input can not be what it is said to be
-      def self.call(sheet, typed, limits: Limits::Table.shipped) = new(limits).public_send(sheet.key, **sheet.read(typed))
+      def self.call(sheet, typed, limits: Limits::Table.shipped)
+        new(limits).public_send(sheet.key, **sheet.read(typed))
+      rescue FloatDomainError, ZeroDivisionError, Math::DomainError
+        raise InvalidQuantityError, 'these figures do not go together: the formula has no answer for them'
+      end
 
       # @param limits [Limits::Table]
       def initialize(limits = Limits::Table.shipped)

@@ -6,6 +6,7 @@ module Wattomneum
     # One calculator: what goes in and how it is written on the page.
     class Sheet
       FIELDS = %w[key group title formula source inputs].freeze
+      RANGES = DataFile.load('sum_ranges').freeze
       FIELDS.each { |name| define_method(name) { @row[name] } }
 
       # @param row [Hash{String => Object}] of core/data/sums.yml
@@ -19,7 +20,7 @@ module Wattomneum
 
       # @param typed [Hash{String => String}] by input, as typed; what is missing takes its default
       # @return [Hash{Symbol => Object}] checked
-      # @raise [InvalidQuantityError] naming the input that is no number, or no word of its list
+      # @raise [InvalidQuantityError] naming the input that is no number, out of range, or no word of its list
       def read(typed)
         inputs.to_h { |input| [input['key'].to_sym, value(input, typed[input['key']])] }
       end
@@ -33,16 +34,32 @@ module Wattomneum
 
         case input['kind']
         when 'number' then number(input, text)
-        when 'list' then text.split(/[\s;]+/).map { |part| number(input, part) }
+        when 'list' then list(input, text)
         when 'choice' then chosen(input, text)
         when 'yes_no' then text == 'yes'
         else text
         end
       end
 
+      MOST_IN_A_LIST = 100
+      private_constant :MOST_IN_A_LIST
+
+      def list(input, text)
+        parts = text.split(/[\s;]+/)
+        return parts.map { |part| number(input, part) } if parts.size <= MOST_IN_A_LIST
+
+        raise InvalidQuantityError.new("#{input['label']}: #{parts.size} figures, at most #{MOST_IN_A_LIST}", field: input['key'])
+      end
+
       def number(input, text)
-        Quantities::Entry.number(text) || raise(InvalidQuantityError.new("#{input['label']}: \"#{text[0, 30]}\" is not a number",
-                                                                         field: input['key']))
+        number = Quantities::Entry.number(text)
+        raise InvalidQuantityError.new("#{input['label']}: \"#{text[0, 30]}\" is not a number", field: input['key']) if number.nil?
+
+        least, most = RANGES.fetch(input['unit'] || 'none')
+        return number if number.between?(least, most)
+
+        raise InvalidQuantityError.new("#{[input['label'], 'is', least, 'to', most, input['unit']].compact.join(' ')}, got #{text[0, 30]}",
+                                       field: input['key'])
       end
 
       def chosen(input, text)

@@ -24,6 +24,26 @@ RSpec.describe Wattomneum::Sums::Sheet do
     end
   end
 
+  it 'names the range of a figure that lies outside of it' do
+    { 'lamp' => [{ 'volt' => '1e9' }, /Volts.* -1000 to 1000 V, got 1e9/i], 'fuse' => [{ 'bundled' => '-1' }, /bundle is 0 to 1000, got -1/],
+      'resistances' => [{ 'ohms' => '5 ' * 101 }, /101 figures, at most 100/] }.each do |key, (typed, words)|
+      expect { sum(key).read(typed) }.to raise_error(Wattomneum::InvalidQuantityError, words)
+    end
+  end
+
+  it 'answers or refuses in a sentence wherever figures lie at the ends of their ranges' do
+    Wattomneum::Sums::Catalogue::ALL.each do |sheet|
+      numbers = sheet.inputs.select { |input| input['kind'] == 'number' }
+      numbers.product([0, 1]).each do |input, place|
+        typed = { input['key'] => described_class::RANGES.fetch(input['unit'] || 'none')[place].to_s }
+        answer = Wattomneum::Sums::Calculator.call(sheet, typed).answer
+        expect(answer).not_to match(/NaN|Infinity/), "#{sheet.key} #{typed}: #{answer}"
+      rescue Wattomneum::Error => e
+        expect(e.message).to match(/\w/)
+      end
+    end
+  end
+
   Wattomneum::Sums::Catalogue::ALL.each do |sheet|
     it "shows the formula and the source of #{sheet.key}, and a label for every input" do
       expect([sheet.title, sheet.formula, sheet.source, *sheet.inputs.map { |input| input['label'] }]).to all(match(/\w/))

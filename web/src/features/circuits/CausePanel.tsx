@@ -59,7 +59,9 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
   const [codes, setCodes] = useState('')
   const listed = (answer: Answer) => Object.keys(said).filter((key) => said[key] === answer)
   const dead = [...listed('dead'), ...codes.split(/[\s,;]+/).filter((code) => code !== '')]
-  const { data, error } = useQuery(commonCause(sheet.id, dead, listed('works')))
+  const { data: answer, error } = useQuery(commonCause(sheet.id, dead, listed('works')))
+  const progress = answer && 'progress' in answer ? answer.progress : null
+  const data = answer && 'causes' in answer ? answer : null
   const say = (key: string, answer: Answer | undefined) => {
     setSaid((before) => ({ ...before, [key]: answer }))
   }
@@ -73,6 +75,12 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
       {dead.length > 0 && (
         <section aria-label="Common cause" aria-live="polite">
           <ErrorNote error={error} />
+          {progress && (
+            <p role="status">
+              Working out what falls dead with each of {progress.total} wires and parts: {progress.done} done. You can
+              leave; it goes on.
+            </p>
+          )}
           {look && (
             <NextLook
               look={look}

@@ -99,6 +99,11 @@ function Answer({
         Pick a pin: what should be there, and its way to supply and ground. Pick a wire: where it goes. “Open this” on a
         component: what falls dead with it.
       </p>
+      {sheet.over_budget && (
+        <p className="border-l-4 border-act pl-4 font-semibold">
+          Too large to be worked out, so it shows no volts: {sheet.over_budget}.
+        </p>
+      )}
       {sheet.note && <p className="border-l-4 border-watch pl-4 font-semibold">{sheet.note}</p>}
     </div>
   )

@@ -49,7 +49,7 @@ export function WireTable({
               {[wire.colour, wire.size, wire.length_m !== null && `${wire.length_m} m`].filter(Boolean).join(', ')}
             </td>
             <td className="pr-2 text-right font-semibold whitespace-nowrap">
-              {spokenAmpere(wire.amperes[stateIndex] ?? 0)}
+              {spokenAmpere(wire.amperes[stateIndex] ?? null)}
             </td>
           </tr>
         ))}

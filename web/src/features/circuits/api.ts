@@ -22,6 +22,8 @@ export const ANSWERS = [
 ] as const
 export type Answer = (typeof ANSWERS)[number]['key']
 
+const PROGRESS_MILLISECONDS = 1_500
+
 const onSheet = (id: string) => ({ path: { id } })
 
 export const library = () =>
@@ -74,6 +76,7 @@ export const commonCause = (id: string, dead: string[], working: string[]) =>
       ),
     enabled: dead.length > 0,
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => (state.data && 'progress' in state.data ? PROGRESS_MILLISECONDS : false),
   })
 
 export const unitCircuits = (unitId: string) =>

@@ -9,7 +9,8 @@ export function spokenVolt(volt: number | null): string {
   return `${volt.toFixed(2)} V`
 }
 
-export function spokenAmpere(ampere: number): string {
+export function spokenAmpere(ampere: number | null): string {
+  if (ampere === null) return ''
   const size = Math.abs(ampere)
   if (size < 0.0005) return '0 A'
   if (size < 1) return `${(size * 1000).toFixed(size < 0.01 ? 1 : 0)} mA`

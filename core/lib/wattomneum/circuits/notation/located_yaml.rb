@@ -8,8 +8,6 @@ module Wattomneum
       # Reads YAML that people typed, and remembers where each value stood, so that every objection has a line and a column.
       # Aliases, tags and oversized texts are refused before anything is built from them.
       class LocatedYaml
-        MOST_BYTES = 2_000_000
-        MOST_DEPTH = 12
         # YAML words that become numbers or truth values; everything else stays text.
         INTEGER = /\A[-+]?\d{1,15}\z/
         DECIMAL = /\A[-+]?\d{1,15}\.\d+(?:[eE][-+]?\d+)?\z/
@@ -47,10 +45,15 @@ module Wattomneum
         private
 
         def read(text)
-          return refuse(1, 1, "larger than #{MOST_BYTES / 1_000_000} MB", 'Split it into sheets') if text.bytesize > MOST_BYTES
+          most = Budgets[:sheet_bytes]
+          return refuse(1, 1, "larger than #{most / 1_000_000} MB", 'Split it into sheets') if text.bytesize > most
 
-          document = Psych.parse(text)
-          document ? build(document.root, [], 0) : refuse(1, 1, 'the file is empty', 'Start from a sheet that was exported')
+          tree = BoundedTree.new
+          Psych::Parser.new(tree).parse(text)
+          document = tree.root.children.first
+          document ? build(document.root, []) : refuse(1, 1, 'the file is empty', 'Start from a sheet that was exported')
+        rescue BoundedTree::TooMuch => e
+          refuse(e.line, e.column, e.message, e.way_out)
         rescue Psych::SyntaxError => e
           refuse(e.line.to_i, e.column.to_i, "not readable as YAML: #{e.problem}", 'Look at the indentation and the quotes there')
         end
@@ -62,23 +65,21 @@ module Wattomneum
 
         def refuse_at(node, message, way_out) = refuse(node.start_line + 1, node.start_column + 1, message, way_out)
 
-        def build(node, path, depth)
+        def build(node, path)
           @places[path] = [node.start_line + 1, node.start_column + 1]
-          return refuse_at(node, 'nested too deep for a sheet', 'A sheet has lists of components and wires, no more') if depth > MOST_DEPTH
-
           case node
-          when Psych::Nodes::Mapping then mapping(node, path, depth)
-          when Psych::Nodes::Sequence then node.children.each_with_index.map { |child, index| build(child, [*path, index], depth + 1) }
+          when Psych::Nodes::Mapping then mapping(node, path)
+          when Psych::Nodes::Sequence then node.children.each_with_index.map { |child, index| build(child, [*path, index]) }
           when Psych::Nodes::Scalar then scalar(node)
           else refuse_at(node, 'aliases are not read in sheets', 'Write the value out where it is used')
           end
         end
 
-        def mapping(node, path, depth)
+        def mapping(node, path)
           node.children.each_slice(2).with_object({}) do |(key, value), hash|
             name = key.respond_to?(:value) ? key.value : ''
             refuse_at(key, "\"#{name}\" stands here twice", 'Keep one of them') if hash.key?(name)
-            hash[name] = build(value, [*path, name], depth + 1)
+            hash[name] = build(value, [*path, name])
             @places[[*path, name]] = [key.start_line + 1, key.start_column + 1] unless value.is_a?(Psych::Nodes::Scalar)
           end
         end

@@ -22,6 +22,23 @@ module Wattomneum
           @redrawn = []
         end
 
+        # @param fields [Hash{String => Object}] of one component
+        # @param sheet [Sheet] that it stands on
+        # @return [Array<Problem>] what no such component has
+        def self.problems_of(fields, sheet)
+          document = LocatedYaml.new(Psych.dump('components' => [fields]))
+          return document.problems if document.problems.any?
+
+          reader = new(document, system_volt: sheet.system_volt, states: sheet.states, zones: sheet.zones, key: sheet.key, earlier: nil)
+          reader.problems_alone
+        end
+
+        # @return [Array<Problem>] of components that are looked at one by one
+        def problems_alone
+          @document.content['components'].each_with_index { |fields, index| fit?(fields, ['components', index]) }
+          @problems
+        end
+
         # @return [Array(Array<Part>, Array<Sheet::Redrawn>, Array<Problem>, Array<String>)] the last: ids that were drawn but not read
         def read
           rows = @document.content['components']
@@ -63,7 +80,9 @@ module Wattomneum
         end
 
         def fields_fit?(fields, known, path)
+          Deadline.check!
           id = fields['id']
+          before = @problems.size
           (fields.keys - known.keys).each do |name|
             wrong([*path, name], "#{fields['kind']} #{id} has no \"#{name}\"", "It may have #{known.keys.join(', ')}")
           end
@@ -72,13 +91,7 @@ module Wattomneum
           end
           known.each { |name, rule| check_value(fields[name], rule, [*path, name], "#{id} #{name}") unless fields[name].nil? }
           check_zone(fields, path)
-          @problems.none? { |problem| problem.line >= @document.place(path).first && covers?(problem, path) }
-        end
-
-        # Whether a problem was raised within this component, so that it is not built.
-        def covers?(problem, path)
-          following = @document.place([path.first, path.last + 1])
-          following == @document.place([path.first]) || problem.line < following.first
+          @problems.size == before
         end
 
         def check_value(value, rule, path, name)

@@ -11,7 +11,6 @@ module Wattomneum
         COIL_PINS = %w[86 85].freeze
         TOP = %w[sheet title system_volt states reference zones places loops components wires links note].freeze
         LINK = %w[from sheet at note].freeze
-        MOST_WIRES = 2000
         private_constant :TOP, :LINK, :COIL_PINS
 
         # @param yaml [String]
@@ -94,7 +93,6 @@ module Wattomneum
           reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread)
           @wires, @loose_ends, problems = reader.read
           @problems.concat(problems)
-          wrong(['wires'], "#{@wires.size} wires on one sheet", "Split it: #{MOST_WIRES} at most") if @wires.size > MOST_WIRES
           check_relays if @problems.empty?
         end
 

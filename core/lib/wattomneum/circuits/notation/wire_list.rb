@@ -11,7 +11,6 @@ module Wattomneum
         HEADERS = %w[number from to colour mm2 awg length_m ohm zone twisted_with shielded uuid].freeze
         NUMBERS = %w[mm2 length_m ohm].freeze
         NUMBER = /\A-?\d+(?:[.,]\d+)?\z/
-        MOST_BYTES = 2_000_000
         private_constant :NUMBER
 
         attr_reader :rows, :problems
@@ -47,7 +46,7 @@ module Wattomneum
         end
 
         def parse(text)
-          return wrong(1, 1, 'larger than 2 MB', 'Split it into sheets') if text.bytesize > MOST_BYTES
+          return wrong(1, 1, 'larger than 2 MB', 'Split it into sheets') if text.bytesize > Budgets[:sheet_bytes]
 
           readable = to_utf8(text)
           separator = %W[; \t ,].max_by { |mark| readable.lines.first.to_s.count(mark) }

@@ -56,6 +56,7 @@ module Wattomneum
         end
 
         def wire(row, number)
+          Deadline.check!
           known = NAMES.keys
           (row.fields.keys - known).each { |name| wrong(row, name, "a wire has no \"#{name}\"", "It may have #{known.join(', ')}") }
           uuid = row.fields['uuid'] || @earlier&.wire(number)&.uuid || Sheet.first_uuid(@key, 'wire', number)

@@ -35,6 +35,7 @@ module Wattomneum
 
         # States before the first in which the item carries current stay as they are.
         def find(item)
+          Deadline.check!
           first = states.index { |state| carries?(item, state) }
           return [] if first.nil?
 

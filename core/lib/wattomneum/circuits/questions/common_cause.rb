@@ -10,12 +10,25 @@ module Wattomneum
       class CommonCause
         RATES = DataFile.load('element_rates').freeze
 
+        # What falls dead with each item: the long part of the work, which may be done beforehand and kept.
+        #
         # @param blast [BlastRadius]
-        def initialize(blast, circuit)
-          @blast = blast
+        # @param circuit [Circuit]
+        # @yieldparam done [Integer] how many items are worked out
+        # @return [Array<Array<String>>] keys of watches, in the order of the circuit's items
+        def self.dead_sets(blast, circuit)
+          circuit.items.each_with_index.map do |item, index|
+            blast.dead_keys(item).sort.tap { yield index + 1 if block_given? }
+          end
+        end
+
+        # @param circuit [Circuit]
+        # @param dead_sets [Array<Array<String>>] of dead_sets
+        def initialize(circuit, dead_sets)
           @circuit = circuit
           @ways = circuit.items.group_by(&:uuid).transform_values(&:size)
-          @groups = circuit.items.group_by { |item| blast.dead_keys(item).sort }.reject { |dead, _| dead.empty? }
+          @groups = circuit.items.zip(dead_sets).group_by(&:last).transform_values { |pairs| pairs.map(&:first) }
+                           .reject { |dead, _| dead.empty? }
         end
 
         # @return [Hash{Array<String> => Array<Circuit::Item>}] what falls dead, and the items whose opening does just that

@@ -56,12 +56,14 @@ module Wattomneum
         def both_right(words) = Option.new(label: words, overrides: {})
 
         def colours_twice(sheet)
+          at_half = sheet.wires.each_with_object(Hash.new { |hash, half| hash[half] = [] }) do |wire, at|
+            [wire.from, wire.to].map { |node| node.split('/').first }.uniq.each { |half| at[half] << wire }
+          end
           plugs = sheet.parts.grep(Parts::Connector)
-          plugs.flat_map { |plug| Parts::Connector::HALVES.flat_map { |half| colours_in(sheet, plug, half) } }
+          plugs.flat_map { |plug| Parts::Connector::HALVES.flat_map { |half| colours_in(sheet, plug, half, at_half["#{plug.id}:#{half}"]) } }
         end
 
-        def colours_in(sheet, plug, half)
-          wires = sheet.wires.select { |wire| [wire.from, wire.to].any? { |node| node.start_with?("#{plug.id}:#{half}/") } }
+        def colours_in(sheet, plug, half, wires)
           wires.select(&:colour).group_by { |wire| wire.colour.downcase }.select { |_, same| same.size > 1 }.map do |colour, same|
             conflict('colour_twice', "#{sheet.key} #{plug.id}/#{half} #{colour}", [sheet], same.map(&:uuid),
                      [both_right('Seen on the machine: both have it'), *repaint(same)],

@@ -39,13 +39,15 @@ module Wattomneum
 
         # @return [Array<Array(Cause, Cause)>] the best pairs of independent causes, where they explain more than the best single one
         def pairs
+          return [] if causes.empty?
+
           least = fit(causes.first.dies)
           better = causes.first(PAIRED).combination(2).select { |one, other| fit(one.dies | other.dies) > least }
           better.max_by(BEST_PAIRS) { |one, other| score(one.dies | other.dies, one.items + other.items) }
         end
 
         # @return [NextLook::Look, nil] nil if no answer would say much
-        def next_look = NextLook.new(causes, @watches.reject { |watch| (@dead + @working).include?(watch.key) }).best
+        def next_look = causes.empty? ? nil : NextLook.new(causes, @watches.reject { |watch| (@dead + @working).include?(watch.key) }).best
 
         private
 

@@ -24,6 +24,7 @@ module Wattomneum
           @result = result
           @solution = result.solution
           @around = Hash.new { |hash, node| hash[node] = [] }
+          @least = {}
           circuit.owned.each_with_index { |_, index| join(index) }
         end
 
@@ -60,7 +61,9 @@ module Wattomneum
           batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
         end
 
-        def sources
+        def sources = @sources ||= find_sources
+
+        def find_sources
           sources = @circuit.owned.each_index.reject { |index| branch(index).volt.zero? || @circuit.owned[index].branch.gate == :forward }
           live = sources.select { |index| @solution.conducting[index] }
           (live.empty? ? sources : live).map { |index| branch(index).from }.reject(&:zero?)
@@ -70,46 +73,40 @@ module Wattomneum
 
         # The way through the component that the pin belongs to comes before a way through any other.
         def cost(index, own)
-          total = branch(index).ohm + BASE
+          total = bare_cost(index)
           total += THROUGH_LOAD unless @circuit.conductor?(index) || (own && @circuit.owned[index].part == own)
+          total
+        end
+
+        def bare_cost(index)
+          total = branch(index).ohm + BASE
           total += THROUGH_OPEN unless @solution.conducting[index]
           total
         end
 
-        # Dijkstra; the sheets are small enough for a plain list.
         def find(start, goals, own)
-          distance = { start => 0.0 }
-          came_by = {}
-          waiting = { start => 0.0 }
-          until waiting.empty?
-            node, = waiting.min_by(&:last)
-            waiting.delete(node)
-            return path(start, node, came_by) if goals.include?(node)
-
-            relax(node, own, distance, came_by, waiting)
-          end
-          Path.new(steps: [], complete: false, ends_at: nil)
+          least = least_to(goals)
+          goal, came_by = Numerics::ShortestPath.call(start, goals, ahead: ->(node) { least.fetch(node, 0.0) }) { |node| ways(node, own) }
+          goal ? path(start, goal, came_by) : Path.new(steps: [], complete: false, ends_at: nil)
         end
 
-        def relax(node, own, distance, came_by, waiting)
-          @around[node].each do |index, other|
-            total = distance.fetch(node) + cost(index, own)
-            next if total >= distance.fetch(other, Float::INFINITY)
-
-            distance[other] = total
-            came_by[other] = [index, node]
-            waiting[other] = total
-          end
+        # Least cost from any node to these goals, were every component its own: worked out once for all pins that are asked about.
+        def least_to(goals)
+          @least[goals] ||= Numerics::ShortestPath.costs(goals) { |node| @around[node].map { |index, other| [other, bare_cost(index), index] } }
         end
+
+        # Ways on from a node: where to, at what cost, by which branch.
+        def ways(node, own) = @around[node].map { |index, other| [other, cost(index, own), index] }
 
         def path(start, goal, came_by)
           steps = []
           node = goal
           until node == start
             index, before = came_by.fetch(node)
-            steps.unshift(step(index, before, node))
+            steps << step(index, before, node)
             node = before
           end
+          steps.reverse!
           Path.new(steps: steps, complete: steps.none?(&:open), ends_at: @circuit.names[goal])
         end
 

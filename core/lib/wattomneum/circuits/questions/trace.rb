@@ -59,10 +59,15 @@ module Wattomneum
           seen = { start => true }
           waiting = [start]
           runs = []
+          walked = {}.compare_by_identity
           until waiting.empty?
+            Deadline.check!
             node = waiting.shift
-            fresh = @at[node].reject { |wire| runs.any? { |run| run.wire == wire } }
-            fresh.each { |wire| runs << Run.new(wire: wire, from: node, to: other_end(wire, node)) }
+            fresh = @at[node].uniq.reject { |wire| walked[wire] }
+            fresh.each do |wire|
+              walked[wire] = true
+              runs << Run.new(wire: wire, from: node, to: other_end(wire, node))
+            end
             (fresh.map { |wire| other_end(wire, node) } + through(node)).each do |following|
               next if seen[following]
 

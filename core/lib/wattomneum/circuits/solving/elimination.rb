@@ -22,6 +22,7 @@ module Wattomneum
 
         # @param node_count [Integer] node 0 is the reference and stays
         # @param pairs [Array<Array(Integer, Integer)>] the two nodes of every branch there may be
+        # @raise [OverBudgetError] if a solve would take more sums than Budgets allows
         def initialize(node_count, pairs)
           @slot_of = {}
           @neighbours = Array.new(node_count) { {} }
@@ -47,15 +48,34 @@ module Wattomneum
           @slot_of[key(one, other)] ||= @slot_of.size
         end
 
+        # Nodes wait in a list for each number of neighbours; one whose number changed waits in a later list too, and is passed over
+        # in the earlier one.
         def order(node_count)
-          waiting = (1...node_count).to_a
+          waiting = []
+          (1...node_count).each { |node| wait(waiting, node) }
+          gone = Array.new(node_count, false)
           steps = []
-          until waiting.empty?
-            node = waiting.min_by { |one| @neighbours[one].size }
-            waiting.delete(node)
+          sums = 0
+          while steps.size < node_count - 1
+            node = fewest(waiting, gone)
+            gone[node] = true
+            around = @neighbours[node].keys
             steps << eliminate(node)
+            around.each { |other| wait(waiting, other) unless other.zero? }
+            Budgets.check(:elimination_sums, sums += steps.last.pairs.size / 3)
+            Deadline.check!
           end
           steps.freeze
+        end
+
+        def wait(waiting, node) = (waiting[@neighbours[node].size] ||= []) << node
+
+        def fewest(waiting, gone)
+          waiting.each_with_index do |nodes, size|
+            while (node = nodes&.shift)
+              return node if !gone[node] && @neighbours[node].size == size
+            end
+          end
         end
 
         def eliminate(node)

@@ -47,6 +47,7 @@ module Wattomneum
         def solve(network, key_state, positions, opened)
           forward = positions.forward
           MOST_FLIPS.times do |flips|
+            Deadline.check!
             conducts = conducting(key_state, positions.with(forward: forward), opened)
             conducts.concat(Array.new(network.branches.size - conducts.size, true))
             solution = network.solve(conducts)

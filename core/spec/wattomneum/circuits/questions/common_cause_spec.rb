@@ -4,7 +4,7 @@ RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
   blasts = Hash.new do |hash, key|
     circuit = Wattomneum::Circuits::Library.fetch(key).circuit
     blast = Wattomneum::Circuits::Questions::BlastRadius.new(Wattomneum::Circuits::Solving::SettledStates.new(circuit))
-    hash[key] = [circuit, blast, described_class.new(blast, circuit)]
+    hash[key] = [circuit, blast, described_class.new(circuit, described_class.dead_sets(blast, circuit))]
   end
 
   # Typical (common practice): a crank-but-no-fuel machine with a silent pump relay is one missing ground at the relay coil.
@@ -28,6 +28,12 @@ RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
     best = causes.explain(dead: %w[P0251 P0403 P0045 P0480], working: %w[Y51 A1]).causes.first
     expect(best.items.map(&:key)).to include('F14', 'SP2')
     expect(best.also_dead).to be_empty
+  end
+
+  it 'names nothing where nothing that opens makes anything dead' do
+    circuit = Wattomneum::Circuits::Library.fetch('fuel_pump').circuit
+    found = described_class.new(circuit, circuit.items.map { [] }).explain(dead: %w[M2])
+    expect([found.causes, found.pairs, found.next_look]).to eq([[], [], nil])
   end
 
   it 'names two independent causes where no single one explains it all' do

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require 'digest'
+
+module Server
+  module Models
+    # What falls dead with each item of one circuit (a sheet version with its overrides), or how far that is worked out.
+    class CauseTable < Sequel::Model(:cause_table)
+      unrestrict_primary_key
+
+      class << self
+        # @param version [SheetVersion]
+        # @param overrides [Hash]
+        # @return [String]
+        def key_of(version, overrides) = Digest::SHA256.hexdigest("#{version.digest} #{JSON.generate(overrides.to_h)}")
+
+        # Asked for by several at once, it is worked out once.
+        #
+        # @return [CauseTable]
+        def order(version, overrides, total:)
+          key = key_of(version, overrides)
+          fresh = dataset.insert_conflict(target: :key).returning(:key)
+                         .insert(key: key, version_id: version.id, overrides: Sequel.pg_jsonb(overrides.to_h), total: total)
+          Workers::WorkOutCauses.enqueue(key) if fresh.to_a.any?
+          with_pk!(key)
+        end
+      end
+
+      # @return [Boolean]
+      def finished? = !dead_sets.nil?
+    end
+  end
+end

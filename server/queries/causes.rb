@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # The common causes of a circuit: at once where that is quick or was worked out before; else from the background, with how far it is.
+    class Causes
+      Progress = Struct.new(:done, :total, keyword_init: true)
+
+      # @param machine [Wattomneum::Circuits::Machine]
+      # @param version [Models::SheetVersion]
+      # @param overrides [Hash]
+      def initialize(machine, version, overrides)
+        @machine = machine
+        @version = version
+        @overrides = overrides
+      end
+
+      # @return [Progress, nil] nil when the machine knows its causes
+      def progress
+        return if @machine.causes_known?
+
+        row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides)) || work_out
+        return if row.nil?
+        return Progress.new(done: row.done, total: row.total) unless row.finished?
+
+        @machine.dead_sets = row.dead_sets.map(&:to_a)
+        nil
+      end
+
+      private
+
+      def work_out
+        Machines.within_budget { @machine.causes }
+        nil
+      rescue Wattomneum::OverBudgetError
+        total = Machines.within_budget { @machine.circuit.items.size }
+        DB.transaction { Models::CauseTable.order(@version, @overrides, total: total) }
+      end
+    end
+  end
+end

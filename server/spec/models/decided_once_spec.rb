@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+# Two people, or two taps, at one thing at one moment: decided once, and the loser gets a sentence. Committed, since it takes two connections.
+RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
+  before { DemoFleet.fresh }
+
+  let(:models) { Server::Models }
+  let(:people) { models::Account.where(role: 'electrician').all }
+  let(:unit) { models::Unit.first(number: 'T-03') }
+  let(:job) { models::Job.first(unit_id: unit.id, state: 'open') }
+
+  # Callers with sessions of their own, in threads of their own, all starting at once.
+  def at_once(*requests)
+    gate = Queue.new
+    threads = requests.map do |verb, path, body|
+      Thread.new do
+        gate.pop
+        send_alone(verb, path, body)
+      end
+    end
+    requests.size.times { gate << :go }
+    threads.map(&:value)
+  end
+
+  def send_alone(verb, path, body)
+    env = { 'HTTP_COOKIE' => "#{Server::SessionCookie::NAME}=#{token}", 'HTTP_REQUEST_ID' => SecureRandom.uuid, 'HTTP_HOST' => '127.0.0.1',
+            'CONTENT_TYPE' => 'application/json', method: verb, input: JSON.generate(body) }
+    reply = Rack::MockRequest.new(Requests::APP).request(verb, path, env)
+    [reply.status, JSON.parse(reply.body).dig('error', 'message')]
+  end
+
+  def token
+    from = { device: 'spec', client_address: '127.0.0.1' }
+    models::Session.begin_for(models::Account.first(role: 'lead'), from: from, now: Time.now.utc)
+  end
+
+  def reading = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '25.4', conditions: { value_confirmed: 'yes' } }
+
+  it 'never takes a reading into a job that was cancelled' do
+    6.times do
+      models::Job.where(id: job.id).update(state: 'open')
+      version = job.refresh.lock_version
+      cancelled, taken = at_once(['POST', "/api/jobs/#{job.id}/cancel", { lock_version: version, reason: 'x' }],
+                                 ['POST', "/api/jobs/#{job.id}/readings", one = reading])
+      expect(cancelled.first).to eq(200)
+      kept = models::Reading.where(id: one[:id]).any?
+      expect(taken).to eq(kept ? [201, nil] : [422, 'This job is cancelled: reopen it first'])
+    end
+  end
+
+  it 'condemns one part once in a round, whoever says so' do
+    condemn = ['POST', "/api/jobs/#{job.id}/condemnations", { element: 'battery', position: 'A', override_reason: 'seen' }]
+    replies = at_once(*Array.new(3) { [*condemn.first(2), condemn.last.merge(id: SecureRandom.uuid)] })
+    expect([replies.map(&:first).uniq, models::Condemnation.where(job_id: job.id).count]).to eq([[201], 1])
+  end
+
+  it 'lets one of two edits win, and shows the other both versions' do
+    edit = ['PATCH', "/api/jobs/#{job.id}", { lock_version: job.lock_version, complaint: 'x', family: 'starting', seen: '' }]
+    replies = at_once(*%w[one other].map { |words| [*edit.first(2), edit.last.merge(complaint: words)] })
+    expect(replies.map(&:first).sort).to eq([200, 409])
+  end
+
+  it 'fits one battery into one place' do
+    models::Fitting.current.where(unit_id: unit.id).each { |fitting| fitting.end_at(Time.now.utc - 60) }
+    battery = models::Battery.loose.first
+    replies = at_once(*%w[A B].map { |position| ['POST', "/api/units/#{unit.id}/fittings", { position: position, battery_id: battery.id }] })
+    expect(replies.map(&:first).sort).to eq([201, 422])
+  end
+
+  it 'does not retire a unit while a job is opened on it' do
+    models::Job.where(unit_id: unit.id).update(state: 'cancelled')
+    opened, retired = at_once(['POST', '/api/jobs', { id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'x' }],
+                              ['POST', "/api/units/#{unit.id}/retire", {}])
+    expect([opened.first, retired.first]).to eq([201, 422]).or eq([422, 200])
+  end
+end

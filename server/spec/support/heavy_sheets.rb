@@ -1,0 +1,3 @@
+# frozen_string_literal: true
+
+require File.join(Server::ROOT, 'core/spec/support/heavy_sheets')

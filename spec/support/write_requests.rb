@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+# A right body for every write the OpenAPI document knows, on rows of the demo fleet: what mutated ones are made from.
+class WriteRequests
+  Write = Struct.new(:verb, :template, :ids, :body, keyword_init: true) do
+    def path = template.gsub(/\{(\w+)\}/) { ids.fetch(Regexp.last_match(1)).to_s }
+  end
+  VERBS = %w[post put patch delete].freeze
+  MODELS = Server::Models
+
+  # @return [Array<Array(String, String)>] verb and template of every write in the document
+  def self.described
+    OpenapiDocument::CONTENT['paths'].flat_map { |path, verbs| (verbs.keys & VERBS).map { |verb| [verb, path] } }
+  end
+
+  def initialize
+    @unit = MODELS::Unit.first(number: 'B-14')
+    @job = MODELS::Job.first(unit_id: @unit.id, state: 'open')
+  end
+
+  # @return [Array<Write>]
+  def all = people + units + jobs + circuits + rules
+
+  private
+
+  def uuid = SecureRandom.uuid
+  def write(verb, template, body = {}, **ids) = Write.new(verb: verb, template: template, ids: ids.transform_keys(&:to_s), body: body)
+
+  def people
+    account = MODELS::Account.first(role: 'driver')
+    yard = MODELS::Yard.first
+    [write('post', '/api/sign-in', { login: 'reader@skarrow.example', password: 'wrong' }), write('post', '/api/sign-out'),
+     write('put', '/api/session/password', { current: 'wrong', fresh: 'long enough' }),
+     write('post', '/api/sessions/{id}/end', id: uuid),
+     write('post', '/api/people', { name: 'Ivo', email: "#{uuid}@spec.example", role: 'driver', password: 'first password' }),
+     write('patch', '/api/people/{id}', { name: 'Ivo', email: account.email, role: 'driver', blocked: false }, id: account.id),
+     write('post', '/api/yards', { name: "Yard #{uuid}", time_zone: 'Europe/London' }),
+     write('patch', '/api/yards/{id}', { name: yard.name, time_zone: 'Europe/London' }, id: yard.id)]
+  end
+
+  def units
+    battery = MODELS::Battery.first
+    fields = { number: "U#{uuid[0, 6]}", name: 'Spec bus', kind: 'bus', yard_id: @unit.yard_id, system_volt: 12, arrangement: 'parallel',
+               battery_count: 2, usual_cranking_current_ampere: 600, alternator_rating_ampere: 120, has_isolator: true, has_sense: true }
+    [write('post', '/api/units', { id: uuid, **fields }),
+     write('patch', '/api/units/{id}', { lock_version: @unit.lock_version, **fields, number: @unit.number }, id: @unit.id),
+     write('post', '/api/units/{id}/retire', id: @unit.id), write('post', '/api/units/{id}/return', id: @unit.id),
+     write('post', '/api/units/{id}/fittings', { position: 'A', battery: { id: uuid, tag: "T#{uuid[0, 6]}", type: 'agm', rating_ampere: 800,
+                                                                           rating_standard: 'EN', capacity_ampere_hour: 100, date_code: 'K24' } },
+           id: @unit.id),
+     write('post', '/api/units/{id}/fittings/{position}/take-off', id: @unit.id, position: 'B'),
+     write('patch', '/api/batteries/{id}', { lock_version: battery.lock_version, type: battery.type, rating_ampere: battery.rating_ampere,
+                                             rating_standard: battery.rating_standard, date_code: battery.date_code }, id: battery.id)]
+  end
+
+  def jobs
+    reading = MODELS::Reading.where(job_id: MODELS::Job.where(state: 'open').select(:id)).first
+    value = { value_text: '12,6', unit: 'V', state: 'rest', instrument: 'multimeter', taken_at: Time.now.utc.iso8601,
+              conditions: { value_confirmed: 'yes', battery_temperature_celsius: '12' }, acknowledged: [] }
+    [write('post', '/api/jobs', { id: uuid, unit_id: @unit.id, family: 'starting', complaint: 'Clicks', seen: 'x', lamps: ['lamps die'],
+                                  attempts: [{ what: 'battery', by_whom: 'driver', result: 'same', fitted_without_diagnosis: true }] }),
+     write('patch', '/api/jobs/{id}', { lock_version: @job.lock_version, complaint: 'Clicks', family: 'starting', seen: '' }, id: @job.id),
+     write('post', '/api/jobs/{id}/attempts', { what: 'battery', by_whom: 'driver' }, id: @job.id),
+     write('post', '/api/jobs/{id}/readings', { id: uuid, test_key: 'posts_rest', position: nil, **value }, id: @job.id),
+     write('post', '/api/readings/{id}/correction', { id: uuid, reason: 'misread', **value }, id: reading.id),
+     write('post', '/api/readings/{id}/withdrawal', { reason: 'wrong unit' }, id: reading.id), *work, *endings]
+  end
+
+  def work
+    disturbance = MODELS::Disturbance.create(id: uuid, job_id: @job.id, what: 'lead off')
+    repair = { id: uuid, element: 'block_strap', cause: 'corrosion', action: 'cleaned', minutes: 20, temporary: true, place: 'block', parts: '',
+               temporary_until: '2027-01-01', temporary_reason: 'no strap', failing_reading_id: nil, disturbed: ['strap'] }
+    [write('post', '/api/jobs/{id}/repairs', repair, id: @job.id),
+     write('post', '/api/repairs/{id}/make-permanent', id: MODELS::Repair.still_temporary.first.id),
+     write('post', '/api/jobs/{id}/disturbances', { id: uuid, what: 'lead off' }, id: @job.id),
+     write('post', '/api/disturbances/{id}/put-back', id: disturbance.id),
+     write('post', '/api/jobs/{id}/condemnations', { id: uuid, element: 'battery', position: 'A', override_reason: 'seen' }, id: @job.id)]
+  end
+
+  def endings
+    %w[close park reopen cancel].map do |ending|
+      write('post', '/api/jobs/{id}/{ending}', { lock_version: @job.lock_version, reason: 'because' }, id: @job.id, ending: ending)
+    end
+  end
+
+  def circuits
+    fitted = MODELS::UnitSheet.current.eager(version: :sheet).all.first
+    wire = fitted.version.to_core.wires.first
+    [write('post', '/api/circuits', { content: fitted.version.content, wires_csv: nil }),
+     write('put', '/api/circuits/{id}/overrides', { lock_version: fitted.lock_version, overrides: { wire.uuid => { length_m: 2.5, colour: 'red' } } },
+           id: fitted.id),
+     write('post', '/api/units/{id}/circuits', { version_id: fitted.version_id }, id: fitted.unit_id),
+     write('post', '/api/units/{id}/rulings', { id: uuid, conflict_key: 'x', choice: 'y', note: '' }, id: fitted.unit_id)]
+  end
+
+  def rules
+    limit = Wattomneum::Limits::Table.shipped.to_a.find { |one| !one.fixed }
+    [write('put', '/api/schools/{question}', { answer: 'x' }, question: Wattomneum::Schools::Choices::QUESTIONS.keys.first),
+     write('put', '/api/limits/{id}', { value: limit.value * 1.01, reason: 'ours' }, id: limit.row_id),
+     write('post', '/api/limits/{id}/as-shipped', id: limit.row_id)]
+  end
+end

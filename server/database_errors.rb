@@ -13,6 +13,12 @@ module Server
     OUT_OF_RANGE_CLASSES = [PG::NumericValueOutOfRange, PG::DatetimeFieldOverflow, PG::InvalidDatetimeFormat, PG::InvalidTextRepresentation,
                             PG::CharacterNotInRepertoire, PG::UntranslatableCharacter, PG::StringDataRightTruncation].freeze
 
+    AWAY_CLASSES = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError].freeze
+
+    # @param error [Sequel::Error]
+    # @return [Boolean]
+    def self.away?(error) = AWAY_CLASSES.any? { |type| error.is_a?(type) }
+
     # @param error [Sequel::Error]
     # @return [Refusals::Refusal, nil] nil where it is our own fault
     def self.refusal(error)
@@ -22,7 +28,7 @@ module Server
       when Sequel::ForeignKeyConstraintViolation then not_there(error)
       when Sequel::CheckConstraintViolation then Refusals::InvalidInput.new(OUT_OF_RANGE)
       when Sequel::DatabaseLockTimeout, Sequel::SerializationFailure then Refusals::Later.new(BUSY, retry_after_seconds: RETRY_SECONDS)
-      when Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout
+      when *AWAY_CLASSES, Sequel::PoolTimeout
         Refusals::Later.new(AWAY, retry_after_seconds: RETRY_SECONDS)
       else Refusals::InvalidInput.new(OUT_OF_RANGE) if OUT_OF_RANGE_CLASSES.any? { |type| error.wrapped_exception.is_a?(type) }
       end

@@ -74,7 +74,7 @@ cluster_start() {
   [ -f "$cluster_dir/PG_VERSION" ] && [ -f "$cluster_dir.password" ] || cluster_create
   if ! cluster_alive; then
     cluster_clear_wreck
-    port=$(free_port)
+    port=${cluster_port:-$(free_port)} # one that died comes back where it was: who serves knows it there
     options="-p $port -k '' -c listen_addresses=127.0.0.1 -c max_connections=60 -c log_min_error_statement=panic"
     [ -z "$for_tests" ] || options="$options -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
     cluster_started_here=yes # said first: a signal during the start must find it so
@@ -82,6 +82,7 @@ cluster_start() {
       stop_with "PostgreSQL did not start; its own words are in $cluster_dir/server.log"
   fi
   port=$(sed -n 4p "$cluster_dir/postmaster.pid")
+  cluster_port=$port
   owner_url="postgres://app_owner:$(cat "$cluster_dir.password")@127.0.0.1:$port"
   app_url="postgres://app:$(password_in "$cluster_dir.app-password")@127.0.0.1:$port"
 }

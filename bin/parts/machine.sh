@@ -3,7 +3,7 @@ least_free_megabytes=700
 node_least_major=20
 
 need_room_and_rights() {
-  mkdir -p "$root/var" 2>/dev/null || stop_with "cannot write in $root: give this user the right to write there, or clone it elsewhere"
+  mkdir -p "$root/var" "${state:-$root/var}" 2>/dev/null || stop_with "cannot write in $root: give this user the right to write there, or clone it elsewhere"
   [ -w "$root/var" ] || stop_with "cannot write in $root/var: it belongs to $(stat -c %U "$root/var"); run as that user, or remove the folder"
   local free
   free=$(df -Pm "$root/var" | awk 'NR == 2 { print $4 }')
@@ -57,8 +57,16 @@ need_base_packages() {
     /usr/share/doc/postgresql-15/copyright:postgresql-15 /usr/lib/x86_64-linux-gnu/libyaml.so:libyaml-dev
 }
 
-# Gems and front end side by side: neither needs the other.
+# Gems and front end side by side: neither needs the other. Two starts in one folder take turns.
 install_packages() {
+  local turn
+  exec {turn}>"$root/var/install.lock"
+  flock "$turn"
+  install_all
+  exec {turn}>&-
+}
+
+install_all() {
   export BUNDLE_PATH="$root/vendor/bundle" BUNDLE_GEMFILE="$root/Gemfile" BUNDLE_FROZEN=true BUNDLE_SILENCE_ROOT_WARNING=true
   install_gems &
   local gems=$!

@@ -20,6 +20,7 @@ module Server
 
       error Sequel::Error do |error|
         refusal = DatabaseErrors.refusal(error)
+        DB.disconnect if DatabaseErrors.away?(error) # what waits in the pool is as dead as this one
         warn "#{request.request_method} #{request.path_info}: #{error.full_message(highlight: false)}" unless refusal
         halt(*ErrorReply.call(refusal || error))
       end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # What was kept for a while and is needed no longer. Evidence is never among it.
+    class Leftovers
+      # @param now [Time]
+      def initialize(now:)
+        @now = now
+      end
+
+      # @return [Hash{Symbol => Integer}] rows thrown out, by table
+      def throw_out
+        days = @now - (Bounds[:leftovers_days] * 86_400)
+        { request: Models::Request.where { at < days }.delete, session: old_sessions(days).delete,
+          sign_in_try: Models::SignInTry.where(Sequel[:since] < @now - 86_400).delete, cause_table: Models::CauseTable.where { asked_at < days }.delete }
+      end
+
+      private
+
+      # Ended long ago, or run out long ago without anybody ending it.
+      def old_sessions(days)
+        Models::Session.where(Sequel.|(Sequel[:ended_at] < days, Sequel[:begun_at] < days - (Bounds[:session_age_hours] * 3600)))
+      end
+    end
+  end
+end

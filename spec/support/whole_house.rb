@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+require 'open3'
+require 'tmpdir'
+
+# The application as people start it: bin/start in a folder of its own for database, logs and locks.
+class WholeHouse
+  READY_SECONDS = 180
+  attr_reader :port, :state
+
+  # @yieldparam house [WholeHouse]
+  def self.run(**environment)
+    Dir.mktmpdir do |state|
+      house = new(state, environment)
+      house.start
+      yield house
+    ensure
+      house&.stop
+    end
+  end
+
+  def initialize(state, environment = {})
+    FileUtils.chmod(0o755, state) # the database's own user passes through
+    @state = state
+    @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
+    @environment = { 'DATABASE_URL' => nil, 'OWNER_URL' => nil, 'APP_ENV' => 'test', 'PORT' => port.to_s, 'STATE_DIR' => state,
+                     'TEST_ENV_NUMBER' => nil }.merge(environment.transform_keys(&:to_s))
+  end
+
+  def start
+    @pid = Process.spawn(@environment, 'bin/start', %i[out err] => log, pgroup: true)
+    wait_until(READY_SECONDS) { words.include?('Ctrl-C stops it.') || !alive? }
+    raise "bin/start did not come up: #{words}" unless alive?
+  end
+
+  def log = File.join(state, 'start.out')
+  def words = File.read(log)
+
+  # @return [Process::Status] how it ended
+  def stop
+    Process.kill('TERM', @pid) if alive?
+    ended
+  end
+
+  def ended
+    wait_until(60) { !alive? }
+    @status
+  end
+
+  def alive?
+    return false if @status
+
+    @status = Process.wait2(@pid, Process::WNOHANG)&.last
+    @status.nil?
+  end
+
+  def caller = WebServer::Caller.new(port)
+
+  # Who serves, by name.
+  def web_master = children_of(@pid).find { |pid| command(pid).include?('puma') }
+  def web_workers = children_of(web_master).select { |pid| command(pid).include?('cluster worker') }
+  def queue_worker = children_of(@pid).find { |pid| command(pid).include?('que') }
+  def postmaster = File.read(File.join(state, 'pg/postmaster.pid')).to_i
+  def environment_of(pid) = File.read("/proc/#{pid}/environ").split("\0").to_h { |entry| entry.split('=', 2) }
+
+  def wait_until(seconds)
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
+    until yield
+      raise "waited #{seconds} s in vain: #{words}" if Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+
+      IO.select(nil, nil, nil, 0.05)
+    end
+  end
+
+  private
+
+  def children_of(pid) = File.read("/proc/#{pid}/task/#{pid}/children").split.map(&:to_i)
+
+  def command(pid)
+    File.read("/proc/#{pid}/cmdline").tr("\0", ' ')
+  rescue SystemCallError
+    ''
+  end
+end

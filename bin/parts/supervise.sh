@@ -2,7 +2,7 @@
 # keep NAME COMMAND... starts a program; keep_patiently NAME COMMAND... one that may die as often as it likes, since nobody waits for it
 # and a database that is away for an hour would take it along each time; supervise CHECK... watches them all, and calls CHECK in between,
 # until asked to stop.
-most_deaths=5
+most_deaths=${MOST_DEATHS:-5}
 deaths_window_seconds=60
 patience_seconds=3
 declare -A program_pid program_command program_deaths program_pause

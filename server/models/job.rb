@@ -10,14 +10,41 @@ module Server
       one_to_many :attempts, class: 'Server::Models::Attempt', order: :what
       one_to_many :events, class: 'Server::Models::JobEvent', order: :at
 
+      STATES = %w[open parked closed cancelled].freeze
+
       dataset_module do
         def unfinished = where(state: %w[open parked])
 
-        def listed(state)
+        # SQL: select * from job where state in ? [and (opened_at, number) < (those of the last job shown)]
+        #      order by opened_at desc, number desc limit one more than a page
+        def listed(state, last)
           rows = state.to_s.empty? ? unfinished : where(state: state)
-          rows.eager(unit: :yard).order(Sequel.desc(:opened_at)).limit(200).all
+          rows = rows.where { Sequel.lit('(opened_at, number) < (?, ?)', last.opened_at, last.number) } if last
+          rows.eager(unit: :yard).order(Sequel.desc(:opened_at), Sequel.desc(:number)).limit(PAGE + 1)
         end
       end
+
+      PAGE = 100
+
+      # @param state [String, nil] nil for open and parked ones
+      # @param before [String, nil] number of the last job of the page before
+      # @return [Array(Array<Job>, String)] and what before must be for the next page, nil after the last
+      # @raise [Refusals::InvalidInput] if there is no such state or job
+      def self.page(state, before: nil)
+        unless state.to_s.empty? || STATES.include?(state)
+          raise Refusals::InvalidInput.new("A job is #{STATES.join(', ')}", fields: { 'state' => ['is none of them'] })
+        end
+
+        last = before.to_s.empty? ? nil : numbered(before)
+        rows = listed(state, last).all
+        [rows.first(PAGE), rows.size > PAGE ? rows[PAGE - 1].number.to_s : nil]
+      end
+
+      def self.numbered(text)
+        found = text.match?(/\A\d{1,9}\z/) && first(number: text.to_i)
+        found || raise(Refusals::InvalidInput.new('No such job to go on from: look at the list anew', fields: { 'before' => ['is no job'] }))
+      end
+      private_class_method :numbered
 
       # @param input [Hash] of Contracts::NewJob
       # @param by [Account]
@@ -62,7 +89,7 @@ module Server
       end
 
       # @param input [Hash] of Contracts::NewReading
-      # @return [Job]
+      # @return [Queries::JobRecord] the job as it was judged with it
       def take_reading(input, by:, now:)
         refuse_unless_open!
         keep_reading(input, test_key: input[:test_key], position: input[:position], by: by, now: now)
@@ -72,7 +99,7 @@ module Server
       #
       # @param reading_id [String]
       # @param input [Hash] of Contracts::Correction
-      # @return [Job]
+      # @return [Queries::JobRecord]
       def correct_reading(reading_id, input, by:, now:)
         refuse_unless_open!
         wrong = standing_reading!(reading_id)
@@ -81,14 +108,14 @@ module Server
                             battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
       end
 
-      # @return [Job]
+      # @return [Job, Queries::JobRecord]
       def withdraw_reading(reading_id, input, by:)
         refuse_unless_open!
         return self if Withdrawal.where(reading_id: reading_id).any?
 
         standing_reading!(reading_id)
         Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
-        self
+        Queries::JobRecord.new(self).tap { |record| Judgement.keep_changed(record) }
       end
 
       # @param input [Hash] of Contracts::NewRepair
@@ -178,10 +205,10 @@ module Server
           Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
                          **entry.attributes, **rest)
         end
-        standing = assessment
-        found = standing.readings.find { |one| one.id == reading.id }
-        Judgement.keep(Wattomneum::Evidence::Judging.call(found, standing.circumstances))
-        self
+        record = Queries::JobRecord.new(self)
+        Judgement.keep(record.assessment.judgements.fetch(reading.id))
+        Judgement.keep_changed(record)
+        record
       end
 
       # Said twice, by two people or a second tap, it is condemned once; after a repair it is another part.

@@ -18,6 +18,7 @@ module Server
           Wattomneum::Limits::FleetSetting.new(in_force).check(limit_id, value)
           fields = { value: value, reason: reason, person_id: by.id, at: Sequel::CURRENT_TIMESTAMP }
           dataset.insert_conflict(target: :limit_id, update: fields).insert(limit_id: limit_id, **fields)
+          judge_again(in_force.row(limit_id))
         end
 
         # Back to what is shipped.
@@ -28,7 +29,14 @@ module Server
           table = in_force
           limit = table.row(limit_id)
           Wattomneum::Limits::FleetSetting.new(table).check(limit_id, limit.shipped_value) if limit.shipped_value
-          where(limit_id: limit_id).delete
+          judge_again(limit) if where(limit_id: limit_id).delete.positive?
+        end
+
+        private
+
+        def judge_again(limit)
+          volt = limit.system_volt == 'any' ? nil : limit.system_volt
+          Rejudging.order(why: "#{limit.row_id} was changed", system_volt: volt)
         end
       end
     end

@@ -9,8 +9,13 @@ module Server
 
       dataset_module do
         # Neither superseded nor withdrawn.
+        #
+        # SQL: not exists (select 1 from reading better where better.supersedes_id = reading.id)
+        #      and not exists (select 1 from withdrawal where reading_id = reading.id)
         def standing
-          exclude(id: model.exclude(supersedes_id: nil).select(:supersedes_id)).exclude(id: Withdrawal.select(:reading_id))
+          mine = Sequel[first_source_alias][:id]
+          better = model.from(Sequel[:reading].as(:better)).where(Sequel[:better][:supersedes_id] => mine).select(1)
+          exclude(better.exists).exclude(Withdrawal.where(Sequel[:withdrawal][:reading_id] => mine).select(1).exists)
         end
       end
 

@@ -5,7 +5,7 @@ require 'openssl'
 
 module Server
   module Models
-    # A write as it was asked for, and the answer it got: asked again, it answers the same and does nothing twice.
+    # A write as it was asked for, and what it was about: asked again, it shows that and does nothing twice.
     class Request < Sequel::Model(:request)
       unrestrict_primary_key
 
@@ -38,8 +38,8 @@ module Server
       class << self
         # @param asked [Asked]
         # @param person [Account]
-        # @yieldreturn [Array(Integer, Hash)] status and reply
-        # @return [Array(Integer, Hash)]
+        # @yieldreturn [#id, nil] what it was about; nil where there is only one such thing
+        # @return [#id, String, nil] the same, or its id where the write was done before
         # @raise [Refusals::RequestConflict] if the id was used for something else
         def once(asked, person:, &write)
           db.transaction do
@@ -53,14 +53,14 @@ module Server
         private
 
         def first_time(asked)
-          status, reply = yield
-          where(id: asked.id).update(status: status, reply: Sequel.pg_jsonb(reply))
-          [status, reply]
+          about = yield
+          where(id: asked.id).update(about_id: about.id.to_s) if about
+          about
         end
 
         def repeated(asked, person)
           row = with_pk!(asked.id)
-          return [row.status, row.reply] if row.body_digest == asked.digest && row.person_id == person.id
+          return row.about_id if row.body_digest == asked.digest && row.person_id == person.id
 
           raise Refusals::RequestConflict,
                 'This was already sent with other content. Reload and look before sending again'

@@ -14,8 +14,11 @@ module Server
       # @raise [Wattomneum::UnknownKeyError] for a question or an answer that does not exist
       def self.choose(question, answer, by:)
         Wattomneum::Schools::Choices.answer(question, answer)
+        return if in_force.fetch(question) == answer
+
         dataset.insert_conflict(target: :question, update: { answer: answer, person_id: by.id, at: Sequel::CURRENT_TIMESTAMP })
                .insert(question: question, answer: answer, person_id: by.id)
+        Rejudging.order(why: "#{question.tr('_', ' ')} was chosen otherwise")
       end
     end
   end

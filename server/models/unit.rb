@@ -16,10 +16,13 @@ module Server
       dataset_module do
         def standing(retired) = retired ? exclude(retired_at: nil) : where(retired_at: nil)
 
+        # SQL: select unit.*, coalesce(n, 0) as open_jobs from unit left join (select unit_id, count(*) as n from job
+        #      where state in ('open', 'parked') group by unit_id) as unfinished ... order by number
         def listed
           fitted = proc { |fittings| fittings.current.eager(:battery) }
-          open_jobs = Job.unfinished.where(unit_id: Sequel[:unit][:id]).select(Sequel.function(:count).*)
-          eager(:yard, fittings: fitted).order(:number).select_append(open_jobs.as(:open_jobs)).all
+          unfinished = Job.unfinished.group_and_count(:unit_id).as(:unfinished)
+          eager(:yard, fittings: fitted).left_join(unfinished, unit_id: :id).order(:number).select_all(:unit)
+                                        .select_append(Sequel.function(:coalesce, Sequel[:unfinished][:count], 0).as(:open_jobs)).all
         end
       end
 

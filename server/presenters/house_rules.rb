@@ -7,6 +7,7 @@ module Server
       # @param rules [Queries::FleetRules]
       def self.call(rules)
         { limits: rules.limits.to_a.map { |limit| limit_row(limit, rules.settings[limit.row_id]) },
+          judging: rules.judging.map { |row| row.values.slice(:why, :done, :total) },
           schools: Wattomneum::Schools::Choices::QUESTIONS.values.map { |row| school(row, rules.schools) } }
       end
 

@@ -53,7 +53,7 @@ module Server
         withdrawn = @record.withdrawals[row.id]
         return "withdrawn: #{withdrawn.reason}" if withdrawn
 
-        'superseded' if @record.readings.any? { |other| other.supersedes_id == row.id }
+        'superseded' if @record.superseded.include?(row.id)
       end
 
       def ladders

@@ -43,9 +43,14 @@ module Server
         @result.batteries.map do |row|
           { kind: 'battery', verdict: row[:verdict], unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard],
             time_zone: row[:time_zone],
-            words: "Battery #{row[:position]} (#{row[:tag]}): #{row[:snapshot]['summary']}", since: row[:taken_at].iso8601,
+            words: battery_words(row), since: row[:taken_at].iso8601,
             action: 'Look at the unit', path: "/units/#{row[:unit_id]}", rank: row[:verdict] == 'act' ? 0 : 1 }
         end
+      end
+
+      def battery_words(row)
+        judged_by = JudgedBy.call(row[:snapshot], @result.limits)
+        ["Battery #{row[:position]} (#{row[:tag]}): #{row[:snapshot]['summary']}", *judged_by].join(', ')
       end
 
       def line(unit:, **rest)

@@ -35,8 +35,9 @@ module Server
       end
 
       def reading(row)
-        Reading.call(row).merge(verdict: @record.judgements[row.id]&.verdict, job_id: row.job_id,
-                                summary: @record.judgements[row.id]&.snapshot&.fetch('summary', nil))
+        judged = @record.judgements[row.id]
+        Reading.call(row).merge(verdict: judged&.verdict, job_id: row.job_id, summary: judged&.snapshot&.fetch('summary', nil),
+                                judged_by: judged && JudgedBy.call(judged.snapshot, @record.limits))
       end
 
       def batteries
@@ -54,7 +55,7 @@ module Server
 
       def last_battery_readings(battery)
         @record.last_readings.select { |row| row.battery_id == battery.id }.map do |row|
-          reading(row).slice(:id, :short, :spoken, :verdict, :taken_at, :summary)
+          reading(row).slice(:id, :short, :spoken, :verdict, :taken_at, :summary, :judged_by)
         end
       end
 
@@ -110,7 +111,7 @@ module Server
         @record.recent_readings.map do |row|
           shown = reading(row)
           { kind: 'reading', at: shown[:taken_at], words: [shown[:label], row.position && "battery #{row.position}"].compact.join(', '),
-            spoken: shown[:spoken], verdict: shown[:verdict], summary: shown[:summary], job_id: row.job_id, detail: shown[:condition_line] }
+            spoken: shown[:spoken], verdict: shown[:verdict], summary: shown[:summary], judged_by: shown[:judged_by], job_id: row.job_id, detail: shown[:condition_line] }
         end
       end
 
@@ -126,7 +127,7 @@ module Server
       end
 
       def entry(kind, time, words, job_id)
-        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, detail: nil }
+        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, judged_by: nil, detail: nil }
       end
     end
   end

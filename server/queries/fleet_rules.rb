@@ -10,6 +10,9 @@ module Server
       # @return [Wattomneum::Schools::Choices]
       def schools = @schools ||= Models::SchoolChoice.in_force
 
+      # @return [Array<Models::Rejudging>] stored verdicts that are being brought to new rules
+      def judging = Models::Rejudging.going_on.all
+
       # SQL: select limit_id, reason, account.name as person from limit_override join account ...
       #
       # @return [Hash{String => Hash}] reason and person of each limit that the fleet set, by row id

@@ -10,11 +10,20 @@ module Server
     class JobRecord
       attr_reader :job
 
+      # The job is held, so that what is judged here and what somebody enters now do not pass each other.
+      #
+      # @param id [String]
+      # @yieldparam record [JobRecord]
+      def self.of(id)
+        DB.transaction { yield new(Models::Job.for_update.with_pk!(id)) }
+      end
+
       # @param job [Models::Job]
       def initialize(job)
         @job = job
       end
 
+      def id = job.id
       def unit = @unit ||= Models::Unit.where(id: job.unit_id).eager(:yard).first
       def circuits = @circuits ||= UnitCircuits.new(job.unit_id)
       def attempts = @attempts ||= Models::Attempt.where(job_id: job.id).order(:what).all
@@ -46,9 +55,12 @@ module Server
 
       # @return [Array<Models::Reading>] neither superseded nor withdrawn
       def standing
-        gone = readings.filter_map(&:supersedes_id) + withdrawals.keys
+        gone = (readings.filter_map(&:supersedes_id) + withdrawals.keys).to_set
         readings.reject { |reading| gone.include?(reading.id) }
       end
+
+      # @return [Set<String>] ids of readings that a correction took the place of
+      def superseded = @superseded ||= readings.filter_map(&:supersedes_id).to_set
 
       # @return [Hash{String => Models::Battery}] by position
       def batteries

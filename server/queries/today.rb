@@ -4,8 +4,8 @@ module Server
   module Queries
     # What needs somebody today: units down, jobs parked, temporary repairs, batteries that fail or wear thin.
     class Today
-      # days: the date in each yard, by its id
-      Result = Struct.new(:jobs, :temporary, :batteries, :days, keyword_init: true)
+      # days: the date in each yard, by its id; limits: what the fleet judges by now
+      Result = Struct.new(:jobs, :temporary, :batteries, :days, :limits, keyword_init: true)
 
       # @param now [Time]
       def initialize(now:)
@@ -14,7 +14,7 @@ module Server
 
       # @return [Result]
       def call
-        Result.new(jobs: jobs, temporary: temporary, batteries: batteries, days: Models::Yard.days(@now))
+        Result.new(jobs: jobs, temporary: temporary, batteries: batteries, days: Models::Yard.days(@now), limits: Models::LimitOverride.in_force)
       end
 
       private
@@ -27,28 +27,32 @@ module Server
         Models::Repair.still_temporary.eager(job: { unit: :yard }).order(:temporary_until).all
       end
 
-      # The newest test of each battery that is fitted to a standing unit, where it was not sound.
+      # The newest test of each battery that is fitted to a standing unit, by its newest judgement, where that was not sound. Tests that
+      # were withdrawn, corrected or prove nothing are passed over.
       #
-      # SQL: select distinct on (battery_id) reading.*, judgement.verdict ... join judgement ... join fitting (current)
-      #      order by battery_id, taken_at desc; outer: where verdict in (watch, act)
+      # SQL: select ... from fitting join battery, unit, yard
+      #      join lateral (select reading.*, verdict, snapshot from reading
+      #                    join lateral (newest judgement) on true
+      #                    where battery_id = fitting.battery_id and test_key = 'battery_test' and <standing> and verdict <> 'unproven'
+      #                    order by taken_at desc limit 1) as test on true
+      #      where upper_inf(during) and retired_at is null and verdict in ('act', 'watch') order by verdict, number
       def batteries
-        newest = DB[:reading]
-                 .join(:judgement, reading_id: Sequel[:reading][:id])
-                 .join(:fitting, { battery_id: Sequel[:reading][:battery_id] }, table_alias: :fitting)
-                 .join(:battery, id: Sequel[:reading][:battery_id])
-                 .join(:unit, id: Sequel[:fitting][:unit_id])
-                 .join(:yard, id: Sequel[:unit][:yard_id])
-                 .where(Sequel.function(:upper_inf, Sequel[:fitting][:during]))
-                 .where(Sequel[:unit][:retired_at] => nil,
-                        Sequel[:reading][:test_key] => 'battery_test')
-                 .exclude(Sequel[:judgement][:verdict] => 'unproven')
-                 .distinct(Sequel[:reading][:battery_id])
-                 .order(Sequel[:reading][:battery_id], Sequel.desc(Sequel[:reading][:taken_at]), Sequel.desc(Sequel[:judgement][:made_at]))
-                 .select do |o|
+        DB[:fitting].join(:battery, id: :battery_id).join(:unit, id: Sequel[:fitting][:unit_id]).join(:yard, id: Sequel[:unit][:yard_id])
+                    .join(newest_test.lateral.as(:test), true)
+                    .where(Sequel.function(:upper_inf, Sequel[:fitting][:during])).where(Sequel[:unit][:retired_at] => nil)
+                    .where(Sequel[:test][:verdict] => %w[act watch]).order(Sequel[:test][:verdict], Sequel[:unit][:number])
+                    .select do |o|
           [o.unit[:id].as(:unit_id), o.unit[:number], o.unit[:name], o.yard[:name].as(:yard), o.yard[:time_zone], o.fitting[:position],
-           o.battery[:tag], o.judgement[:verdict], o.judgement[:snapshot], o.reading[:taken_at]]
-        end
-        DB.from(newest.as(:newest)).where(verdict: %w[act watch]).order(:verdict, :number).all
+           o.battery[:tag], o.test[:verdict], o.test[:snapshot], o.test[:taken_at]]
+        end.all
+      end
+
+      def newest_test
+        judgement = DB[:judgement].where(reading_id: Sequel[:reading][:id]).order(Sequel.desc(:made_at), :occasion).limit(1)
+        Models::Reading.standing.naked.join(judgement.lateral.as(:judged), true)
+                       .where(Sequel[:reading][:battery_id] => Sequel[:fitting][:battery_id], Sequel[:reading][:test_key] => 'battery_test')
+                       .exclude(Sequel[:judged][:verdict] => 'unproven').order(Sequel.desc(Sequel[:reading][:taken_at])).limit(1)
+                       .select(Sequel[:judged][:verdict], Sequel[:judged][:snapshot], Sequel[:reading][:taken_at])
       end
     end
   end

@@ -13,7 +13,7 @@ module Server
       end
 
       # @return [Wattomneum::Limits::Table] what this fleet judges by
-      def limits = FleetRules.new.limits
+      def limits = @limits ||= FleetRules.new.limits
 
       def fittings
         @fittings ||= Models::Fitting.where(unit_id: unit.id).eager(:battery).order(:position, Sequel.desc(:during)).all
@@ -48,14 +48,12 @@ module Server
 
       # @return [Hash{String => Models::Judgement}] newest judgement by reading id
       def judgements
-        @judgements ||= Models::Judgement.where(reading_id: (last_readings + recent_readings).map(&:id))
-                                         .order(:made_at).as_hash(:reading_id)
+        @judgements ||= Models::Judgement.newest_of((last_readings + recent_readings).map(&:id))
       end
 
       # @return [Hash{String => Models::Judgement}] newest judgement of those tests, by reading id
       def battery_test_judgements
-        @battery_test_judgements ||= Models::Judgement.where(reading_id: battery_tests.values.flatten.map(&:id))
-                                                      .order(:made_at).as_hash(:reading_id)
+        @battery_test_judgements ||= Models::Judgement.newest_of(battery_tests.values.flatten.map(&:id))
       end
 
       # @return [Hash{String => Array<Models::Reading>}] tests of each fitted battery in time, by battery id

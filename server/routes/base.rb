@@ -69,12 +69,24 @@ module Server
       # Found and held until the write is done: what is decided about it is decided once.
       def hold!(dataset, id, name) = find!(dataset.for_update, id, name)
 
-      # Runs a write once: the same request id with the same body gets the same answer, with another body a conflict.
-      def once(**most, &block)
+      # Runs a write once: the same request id with the same body gets the same answer, with another body a conflict. What it was about is
+      # shown as it stands afterwards, outside of the write's transaction.
+      #
+      # @param code [Integer] status where it is done
+      # @param shown [Symbol] method that answers with what the write was about: the row that the block gave, or its id when it is asked again
+      # @yieldreturn [#id, nil]
+      def once(code, shown, **most, &write)
         asked = Models::Request::Asked.new(id: request_id, verb: request.request_method, path: request.path_info, body: payload(**most))
-        code, reply = Models::Request.once(asked, person: person, &block)
+        about = Models::Request.once(asked, person: person, &write)
         status code
-        JSON.generate(reply)
+        json(about.nil? ? send(shown) : send(shown, about))
+      end
+
+      # @param about [Models::Job, Queries::JobRecord, String] a job, what was read of it already, or its id
+      def bench(about)
+        return Presenters::JobBench.call(about) if about.is_a?(Queries::JobRecord)
+
+        Presenters::JobBench.call(Queries::JobRecord.new(about.is_a?(String) ? Models::Job.with_pk!(about) : about))
       end
 
       def request_id
@@ -85,6 +97,13 @@ module Server
       end
 
       def json(value) = JSON.generate(value)
+
+      # For what browsers ask for again and again: who has it as it is gets no copy of it.
+      def polled(value)
+        body = json(value)
+        etag(Digest::SHA256.hexdigest(body)[0, 32], kind: :weak)
+        body
+      end
     end
   end
 end

@@ -11,12 +11,14 @@ module Server
 
       patch '/api/batteries/:id' do
         allow!(:edit_batteries)
-        once do
-          battery = hold!(Models::Battery.dataset, id_param, 'battery').correct(contract!(Contracts::BatteryEdit))
-          Workers::JudgeAgain.enqueue(battery.id)
-          [200, Presenters::Battery.call(battery)]
+        once(200, :shown) do
+          hold!(Models::Battery.dataset, id_param, 'battery').correct(contract!(Contracts::BatteryEdit)).tap { |one| Workers::JudgeAgain.enqueue(one.id) }
         end
       end
+
+      private
+
+      def shown(about) = Presenters::Battery.call(about.is_a?(String) ? Models::Battery.with_pk!(about) : about)
     end
   end
 end

@@ -15,16 +15,15 @@ module Server
 
       post '/api/circuits' do
         allow!(:edit_circuits)
-        once(**SHEET) do
+        once(201, :line, **SHEET) do
           input = contract!(Contracts::NewSheet, **SHEET)
-          version = Models::Sheet.bring_in(input[:content], wires_csv: input[:wires_csv], by: person)
-          [201, Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: version.id).eager(:sheet).first)]
+          Models::Sheet.bring_in(input[:content], wires_csv: input[:wires_csv], by: person)
         end
       end
 
       get '/api/circuits/:id' do
         allow!(:read)
-        worked_out { Presenters::Circuits::SheetTable.call(machine, head) }
+        json(table)
       end
 
       get '/api/circuits/:id/pin' do
@@ -72,17 +71,23 @@ module Server
 
       put '/api/circuits/:id/overrides' do
         allow!(:edit_circuits)
-        once do
+        once(200, :table) do
           raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
 
           hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').override(contract!(Contracts::SheetOverrides))
           remove_instance_variable(:@fitted)
-          remove_instance_variable(:@version) if defined?(@version)
-          [200, Queries::Machines.within_budget { Presenters::Circuits::SheetTable.call(machine, head) }]
+          nil
         end
       end
 
       private
+
+      def table = Queries::Machines.within_budget { Presenters::Circuits::SheetTable.call(machine, head) }
+
+      def line(about)
+        id = about.is_a?(String) ? about : about.id
+        Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: id).eager(:sheet).first)
+      end
 
       def worked_out(&question) = json(Queries::Machines.within_budget(&question))
 

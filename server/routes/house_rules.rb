@@ -11,25 +11,25 @@ module Server
 
       put '/api/schools/:question' do
         allow!(:set_house_rules)
-        once do
+        once(200, :house_rules) do
           Models::SchoolChoice.choose(params[:question], contract!(Contracts::SchoolAnswer)[:answer], by: person)
-          [200, house_rules]
+          nil
         end
       end
 
       put '/api/limits/:id' do
         allow!(:set_house_rules)
-        once do
+        once(200, :house_rules) do
           Models::LimitOverride.set(params[:id], **contract!(Contracts::LimitSetting), by: person)
-          [200, house_rules]
+          nil
         end
       end
 
       post '/api/limits/:id/as-shipped' do
         allow!(:set_house_rules)
-        once do
+        once(200, :house_rules) do
           Models::LimitOverride.clear(params[:id])
-          [200, house_rules]
+          nil
         end
       end
 

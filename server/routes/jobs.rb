@@ -6,22 +6,23 @@ module Server
     class Jobs < Base
       get '/api/jobs' do
         allow!(:read)
-        json(jobs: Models::Job.listed(params['state']).map { |row| Presenters::JobLine.call(row) })
+        rows, following = Models::Job.page(params['state'], before: params['before'])
+        json(jobs: rows.map { |row| Presenters::JobLine.call(row) }, next: following)
       end
 
       post '/api/jobs' do
         allow!(:report_fault)
-        once { [201, bench(Models::Job.open(contract!(Contracts::NewJob), by: person))] }
+        once(201, :bench) { Models::Job.open(contract!(Contracts::NewJob), by: person) }
       end
 
       get '/api/jobs/:id' do
         allow!(:read)
-        json(bench(job))
+        polled(bench(job))
       end
 
       patch '/api/jobs/:id' do
         allow!(:work_on_job)
-        once { [200, bench(held.edit(contract!(Contracts::JobEdit)))] }
+        once(200, :bench) { held.edit(contract!(Contracts::JobEdit)) }
       end
 
       get '/api/jobs/:id/export' do
@@ -33,34 +34,33 @@ module Server
 
       post '/api/jobs/:id/attempts' do
         allow!(:work_on_job)
-        once { [201, bench(held.note_attempt(contract!(Contracts::Attempt)))] }
+        once(201, :bench) { held.note_attempt(contract!(Contracts::Attempt)) }
       end
 
       post '/api/jobs/:id/close' do
         allow!(:work_on_job)
-        once { [200, bench(held.close(contract!(Contracts::Ending), by: person))] }
+        once(200, :bench) { held.close(contract!(Contracts::Ending), by: person) }
       end
 
       post '/api/jobs/:id/park' do
         allow!(:work_on_job)
-        once { [200, bench(held.park(contract!(Contracts::Ending), by: person))] }
+        once(200, :bench) { held.park(contract!(Contracts::Ending), by: person) }
       end
 
       post '/api/jobs/:id/reopen' do
         allow!(:work_on_job)
-        once { [200, bench(held.reopen(contract!(Contracts::Ending), by: person))] }
+        once(200, :bench) { held.reopen(contract!(Contracts::Ending), by: person) }
       end
 
       post '/api/jobs/:id/cancel' do
         allow!(:work_on_job)
-        once { [200, bench(held.cancel(contract!(Contracts::Ending), by: person))] }
+        once(200, :bench) { held.cancel(contract!(Contracts::Ending), by: person) }
       end
 
       private
 
       def job = find!(Models::Job.dataset, id_param, 'job')
       def held = hold!(Models::Job.dataset, id_param, 'job')
-      def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
     end
   end
 end

@@ -11,17 +11,17 @@ module Server
 
       post '/api/people' do
         allow!(:manage_people)
-        once do
+        once(201, :people) do
           Passwords.in_turn { Models::Account.add(contract!(Contracts::NewPerson)) }
-          [201, people]
+          nil
         end
       end
 
       patch '/api/people/:id' do
         allow!(:manage_people)
-        once do
+        once(200, :people) do
           Passwords.in_turn { account.edit(contract!(Contracts::PersonEdit), now: Time.now.utc) }
-          [200, people]
+          nil
         end
       end
 

@@ -6,17 +6,17 @@ module Server
     class Readings < Base
       post '/api/jobs/:id/readings' do
         allow!(:take_reading)
-        once { [201, bench(job.take_reading(contract!(Contracts::NewReading), by: person, now: Time.now.utc))] }
+        once(201, :bench) { job.take_reading(contract!(Contracts::NewReading), by: person, now: Time.now.utc) }
       end
 
       post '/api/readings/:id/correction' do
         allow!(:take_reading)
-        once { [201, bench(job_of_reading.correct_reading(id_param, contract!(Contracts::Correction), by: person, now: Time.now.utc))] }
+        once(201, :bench) { job_of_reading.correct_reading(id_param, contract!(Contracts::Correction), by: person, now: Time.now.utc) }
       end
 
       post '/api/readings/:id/withdrawal' do
         allow!(:take_reading)
-        once { [201, bench(job_of_reading.withdraw_reading(id_param, contract!(Contracts::Withdrawal), by: person))] }
+        once(201, :bench) { job_of_reading.withdraw_reading(id_param, contract!(Contracts::Withdrawal), by: person) }
       end
 
       private
@@ -27,8 +27,6 @@ module Server
         reading = find!(Models::Reading.dataset, id_param, 'reading')
         hold!(Models::Job.dataset, reading.job_id, 'job')
       end
-
-      def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
     end
   end
 end

@@ -6,20 +6,20 @@ module Server
     class Repairs < Base
       post '/api/jobs/:id/repairs' do
         allow!(:work_on_job)
-        once { [201, bench(job.record_repair(contract!(Contracts::NewRepair), by: person))] }
+        once(201, :bench) { job.record_repair(contract!(Contracts::NewRepair), by: person) }
       end
 
       post '/api/jobs/:id/disturbances' do
         allow!(:work_on_job)
-        once { [201, bench(job.note_disturbance(contract!(Contracts::NewDisturbance)))] }
+        once(201, :bench) { job.note_disturbance(contract!(Contracts::NewDisturbance)) }
       end
 
       post '/api/disturbances/:id/put-back' do
         allow!(:work_on_job)
-        once do
+        once(200, :bench) do
           held = job_of(find!(Models::Disturbance.dataset, id_param, 'entry'))
           find!(Models::Disturbance.dataset, id_param, 'entry').put_back(by: person, at: Time.now.utc)
-          [200, bench(held)]
+          held
         end
       end
 
@@ -27,15 +27,15 @@ module Server
         allow!(:work_on_job)
         input = contract!(Contracts::NewCondemnation)
         allow!(:override_ladder) if input[:override_reason]
-        once { [201, bench(job.condemn(input, by: person))] }
+        once(201, :bench) { job.condemn(input, by: person) }
       end
 
       post '/api/repairs/:id/make-permanent' do
         allow!(:work_on_job)
-        once do
+        once(200, :bench) do
           held = job_of(find!(Models::Repair.dataset, id_param, 'repair'))
           find!(Models::Repair.dataset, id_param, 'repair').make_permanent(at: Time.now.utc)
-          [200, bench(held)]
+          held
         end
       end
 
@@ -43,7 +43,6 @@ module Server
 
       def job = hold!(Models::Job.dataset, id_param, 'job')
       def job_of(row) = hold!(Models::Job.dataset, row.job_id, 'job')
-      def bench(found) = Presenters::JobBench.call(Queries::JobRecord.new(found))
     end
   end
 end

@@ -19,14 +19,14 @@ module Server
       end
 
       get '/api/session' do
-        json(Presenters::Person.call(person))
+        json(who)
       end
 
       put '/api/session/password' do
         person
-        once do
+        once(200, :who) do
           Passwords.in_turn { person.change_password(**contract!(Contracts::PasswordChange), keep: session_here, now: Time.now.utc) }
-          [200, Presenters::Person.call(person)]
+          nil
         end
       end
 
@@ -37,15 +37,16 @@ module Server
 
       post '/api/sessions/:id/end' do
         person
-        once do
+        once(200, :own_sessions) do
           found = Models::Session.first(id: id_param, account_id: person.id) || raise(Refusals::NotFound, 'No such session of yours')
           found.finish(because: 'ended from another device', now: Time.now.utc)
-          [200, own_sessions]
+          nil
         end
       end
 
       private
 
+      def who = Presenters::Person.call(person)
       def sender = { device: request.user_agent, client_address: request.ip.to_s }
 
       def own_sessions

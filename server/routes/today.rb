@@ -6,7 +6,7 @@ module Server
     class Today < Base
       get '/api/today' do
         allow!(:read)
-        json(Presenters::Today.call(Queries::Today.new(now: Time.now.utc).call))
+        polled(Presenters::Today.call(Queries::Today.new(now: Time.now.utc).call))
       end
     end
   end

@@ -6,28 +6,29 @@ module Server
     class UnitCircuits < Base
       get '/api/units/:id/circuits' do
         allow!(:read)
-        json(Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id)))
+        json(list)
       end
 
       post '/api/units/:id/circuits' do
         allow!(:edit_circuits)
-        once do
+        once(201, :list) do
           Models::CircuitWork.new(held).fit(contract!(Contracts::SheetFitting), at: Time.now.utc)
-          [201, Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id))]
+          nil
         end
       end
 
       post '/api/units/:id/rulings' do
         allow!(:edit_circuits)
-        once do
+        once(201, :list) do
           Models::CircuitWork.new(held).rule(contract!(Contracts::NewRuling), by: person)
-          [201, Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id))]
+          nil
         end
       end
 
       private
 
       def unit = @unit ||= find!(Models::Unit.dataset, id_param, 'unit')
+      def list = Presenters::Circuits::UnitList.call(Queries::UnitCircuits.new(unit.id))
       def held = @unit = hold!(Models::Unit.dataset, id_param, 'unit')
     end
   end

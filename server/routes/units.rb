@@ -12,37 +12,37 @@ module Server
 
       post '/api/units' do
         allow!(:edit_units)
-        once { [201, Presenters::UnitSheet.call(Models::Unit.establish(contract!(Contracts::NewUnit)))] }
+        once(201, :sheet) { Models::Unit.establish(contract!(Contracts::NewUnit)) }
       end
 
       get '/api/units/:id' do
         allow!(:read)
-        json(Presenters::UnitSheet.call(unit))
+        json(sheet(unit))
       end
 
       patch '/api/units/:id' do
         allow!(:edit_units)
-        once { [200, Presenters::UnitSheet.call(held.edit(contract!(Contracts::UnitEdit)))] }
+        once(200, :sheet) { held.edit(contract!(Contracts::UnitEdit)) }
       end
 
       post '/api/units/:id/retire' do
         allow!(:retire_units)
-        once { [200, Presenters::UnitSheet.call(held.retire(at: Time.now.utc))] }
+        once(200, :sheet) { held.retire(at: Time.now.utc) }
       end
 
       post '/api/units/:id/return' do
         allow!(:retire_units)
-        once { [200, Presenters::UnitSheet.call(held.bring_back)] }
+        once(200, :sheet) { held.bring_back }
       end
 
       post '/api/units/:id/fittings' do
         allow!(:edit_batteries)
-        once { [201, Presenters::UnitSheet.call(held.fit_battery(contract!(Contracts::NewFitting), at: Time.now.utc))] }
+        once(201, :sheet) { held.fit_battery(contract!(Contracts::NewFitting), at: Time.now.utc) }
       end
 
       post '/api/units/:id/fittings/:position/take-off' do
         allow!(:edit_batteries)
-        once { [200, Presenters::UnitSheet.call(held.take_off(params[:position], at: Time.now.utc))] }
+        once(200, :sheet) { held.take_off(params[:position], at: Time.now.utc) }
       end
 
       get '/api/units/:id/readings.csv' do
@@ -56,6 +56,7 @@ module Server
       private
 
       def unit = find!(Models::Unit.dataset, id_param, 'unit')
+      def sheet(about) = Presenters::UnitSheet.call(about.is_a?(String) ? Models::Unit.with_pk!(about) : about)
       def held = hold!(Models::Unit.dataset, id_param, 'unit')
     end
   end

@@ -11,17 +11,17 @@ module Server
 
       post '/api/yards' do
         allow!(:manage_yards)
-        once do
+        once(201, :yards) do
           Models::Yard.add(contract!(Contracts::YardFields))
-          [201, yards]
+          nil
         end
       end
 
       patch '/api/yards/:id' do
         allow!(:manage_yards)
-        once do
+        once(200, :yards) do
           hold!(Models::Yard.dataset, id_param, 'yard').edit(contract!(Contracts::YardFields))
-          [200, yards]
+          nil
         end
       end
 

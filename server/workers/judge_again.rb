@@ -8,23 +8,8 @@ module Server
     class JudgeAgain < Que::Job
       # @param battery_id [String]
       def run(battery_id)
-        jobs = Models::Job.where(id: Models::Reading.where(battery_id: battery_id).select(:job_id)).all
-        jobs.each { |job| judge(job, battery_id) }
-      end
-
-      private
-
-      def judge(job, battery_id)
-        record = Queries::JobRecord.new(job)
-        record.standing.select { |row| row.battery_id == battery_id }.each do |row|
-          fresh = record.assessment.judgements.fetch(row.id)
-          Models::Judgement.keep(fresh, occasion: 'judged_again') unless same?(row.id, fresh)
-        end
-      end
-
-      def same?(reading_id, fresh)
-        newest = Models::Judgement.where(reading_id: reading_id).order(Sequel.desc(:made_at)).first
-        newest && newest.verdict == fresh.verdict && newest.snapshot['summary'] == fresh.summary
+        job_ids = Models::Reading.where(battery_id: battery_id).distinct.select_map(:job_id).compact
+        job_ids.each { |id| Queries::JobRecord.of(id) { |record| Models::Judgement.keep_changed(record) } }
       end
     end
   end

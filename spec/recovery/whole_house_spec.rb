@@ -45,7 +45,7 @@ RSpec.describe 'The whole house' do
   end
 
   it 'loses nothing that was acknowledged and doubles nothing, whatever is killed; what died is named and started again' do
-    WholeHouse.run do |house|
+    WholeHouse.run(MOST_DEATHS: 100) do |house|
       job_ids = rows(house, "select id from job where state = 'open' order by number").map { |row| row[:id] }
       clients = WritingClients.new(house, job_ids.cycle.first(4)).start
       kinds = %i[web_worker postmaster web_master]

@@ -14,6 +14,24 @@ RSpec.describe Server::Models::Request do
     expect([answers.uniq.size, readings]).to eq([1, 1])
   end
 
+  it 'shows what it was about as it stands now, and keeps no copy of a reply' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
+    take(job['id'], 'posts_rest', '12.5')
+    expect(write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)['readings'].size).to eq(2)
+    expect(Server::Models::Request.with_pk!(id).values.to_s.size).to be < 400
+  end
+
+  it 'doubles nothing when it comes back after its record was thrown out: the row is on record, and that is said' do
+    id = SecureRandom.uuid
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
+    Server::Models::Request.where(id: id).delete
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
+    expect([status, error['code'], readings]).to eq([409, 'id_taken', 1])
+  end
+
   it 'calls the same id with other content a conflict, and changes nothing' do
     id = SecureRandom.uuid
     body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }

@@ -44,6 +44,22 @@ RSpec.describe Server::Queries::Today do
     expect(verdicts.to_h).to eq('Pacific/Auckland' => 'act', 'Europe/London' => 'watch', 'America/Los_Angeles' => 'watch')
   end
 
+  it 'passes over battery tests that were withdrawn, corrected, or prove nothing' do
+    unit = a_unit
+    job = open_job(unit)['id']
+    battery_line = -> { lines_of(unit).find { |line| line['kind'] == 'battery' } }
+    take(job, 'rest_voltage', '12.6', position: 'A')
+    take(job, 'battery_test', '790', position: 'A')
+    weak = take(job, 'battery_test', '400', position: 'A')['readings'].last['id']
+    take(job, 'battery_test', '795', position: 'A', conditions: {})
+    expect(battery_line.call).to include('verdict' => 'act')
+    write(:post, "/api/readings/#{weak}/withdrawal", { reason: 'other battery' })
+    expect(battery_line.call).to be_nil
+    again = take(job, 'battery_test', '400', position: 'A')['readings'].last['id']
+    write(:post, "/api/readings/#{again}/correction", { id: SecureRandom.uuid, value_text: '780', reason: 'misread', conditions: Rows::ALL_SAID })
+    expect(battery_line.call).to be_nil
+  end
+
   it 'shows a battery by its newest test, and not once it was taken off' do
     unit = a_unit
     job = open_job(unit)['id']

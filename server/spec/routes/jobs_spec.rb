@@ -77,6 +77,37 @@ RSpec.describe Server::Routes::Jobs do
     expect([status, error['code'], error['theirs']['state']]).to eq([409, 'edit_conflict', 'parked'])
   end
 
+  it 'pages: every job once, newest first, in each state' do
+    unit = a_unit(batteries: false)
+    account = Server::Models::Account.first
+    times = Array.new(Server::Models::Job::PAGE + 5) { |index| Time.now.utc - (index / 3) }
+    ids = times.map do |time|
+      Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'x', opened_by_id: account.id,
+                                 state: 'closed', ended_at: time, opened_at: time).id
+    end
+    first = read('/api/jobs?state=closed')
+    second = read("/api/jobs?state=closed&before=#{first['next']}")
+    shown = [first, second].flat_map { |page| page['jobs'].map { |job| job['id'] } }
+    expect([first['jobs'].size, second['next'], shown.uniq.size, shown & ids]).to eq([Server::Models::Job::PAGE, nil, shown.size, shown.first(ids.size)])
+    %w[before=x before=999999999 state=odd].each do |query|
+      read("/api/jobs?#{query}")
+      expect([query, status]).to eq([query, 422])
+    end
+  end
+
+  it 'sends a page that is asked for again and again once, until it changes' do
+    id = open_job['id']
+    read("/api/jobs/#{id}")
+    header 'If-None-Match', last_response.headers['etag']
+    get "#{Requests::HOST}/api/jobs/#{id}"
+    expect([status, last_response.body]).to eq([304, ''])
+    header 'If-None-Match', nil
+    tag = last_response.headers['etag']
+    take(id, 'posts_rest', '12.6')
+    read("/api/jobs/#{id}")
+    expect(last_response.headers['etag']).not_to eq(tag)
+  end
+
   it 'leaves the intake of an ended job as it is, and what has ended ended' do
     job = open_job
     write(:post, "/api/jobs/#{job['id']}/cancel", { lock_version: 0, reason: 'wrong unit' })

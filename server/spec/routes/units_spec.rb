@@ -134,7 +134,7 @@ RSpec.describe Server::Routes::Units do
       expect(verdicts).to eq([%w[taken watch], %w[judged_again act]])
       Server::Workers::JudgeAgain.run(battery.id)
       again = Server::Models::Judgement.where(occasion: 'judged_again',
-                                              reading_id: Server::Models::Reading.where(battery_id: battery.id).select(:id))
+                                              reading_id: Server::Models::Reading.where(battery_id: battery.id, test_key: 'battery_test').select(:id))
       expect(again.count).to eq(1)
     end
   end

@@ -45,10 +45,15 @@ module Wattomneum
       # @param position [String, nil]
       # @return [Readings::Reading, nil]
       def reading(test_key, position: nil)
-        readings.reverse.find do |other|
-          other.test_key == test_key && other.position == position &&
-            (position ? fitted?(other) : other.round == round || lasting?(other))
-        end
+        @newest ||= {}
+        @newest.fetch([test_key, position]) { |key| @newest[key] = newest(test_key, position) }
+      end
+
+      # @param id [String, nil]
+      # @return [Readings::Reading, nil]
+      def reading_by_id(id)
+        @by_id ||= readings.to_h { |one| [one.id, one] }
+        @by_id[id]
       end
 
       # @param test_key [String]
@@ -93,6 +98,13 @@ module Wattomneum
       # A look at belt and posts, and an engine proved free, do not wear off with the next repair.
       LASTING = %w[connections_look belt_look engine_by_hand posts_rest].freeze
       private_constant :LASTING
+
+      def newest(test_key, position)
+        readings.reverse_each.find do |other|
+          other.test_key == test_key && other.position == position &&
+            (position ? fitted?(other) : other.round == round || lasting?(other))
+        end
+      end
 
       def battery_judgements
         system.positions.to_h do |position|

@@ -17,29 +17,16 @@ module Wattomneum
 
       # @return [Readings::Reading, nil] the reading that showed the fault
       def before
-        @assessment.readings.find { |reading| reading.id == repair.failing_reading_id }
+        @assessment.reading_by_id(repair.failing_reading_id)
       end
 
       # @return [Readings::Reading, nil] the last one at the same points after the repair
       def after
-        return if before.nil?
-
-        @assessment.readings.reverse.find do |reading|
-          reading.round >= @round && reading.test_key == before.test_key && reading.position == before.position &&
-            reading.state == before.state
-        end
+        @after ||= before && @assessment.readings.reverse_each.find { |reading| reading.round >= @round && same_points?(reading) }
       end
 
       # @return [String] proved, failed, void (taken, but not usable), missing, or unnamed (no failing reading given)
-      def state
-        return 'unnamed' if before.nil?
-        return 'missing' if after.nil?
-
-        judgement = @assessment.judgements.fetch(after.id)
-        return 'void' if judgement.verdict == 'unproven'
-
-        judgement.act? ? 'failed' : 'proved'
-      end
+      def state = @state ||= find_state
 
       # @return [String, nil] what is still owed; nil when proved
       def owed
@@ -49,6 +36,22 @@ module Wattomneum
         when 'void' then "\"#{before.test.label}\" was repeated, but proves nothing: #{@assessment.judgements.fetch(after.id).summary}"
         when 'failed' then "\"#{before.test.label}\" still fails after the repair"
         end
+      end
+
+      private
+
+      def same_points?(reading)
+        reading.test_key == before.test_key && reading.position == before.position && reading.state == before.state
+      end
+
+      def find_state
+        return 'unnamed' if before.nil?
+        return 'missing' if after.nil?
+
+        judgement = @assessment.judgements.fetch(after.id)
+        return 'void' if judgement.verdict == 'unproven'
+
+        judgement.act? ? 'failed' : 'proved'
       end
     end
   end

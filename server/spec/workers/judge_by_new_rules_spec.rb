@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Workers::JudgeByNewRules do
+  let(:models) { Server::Models }
+  let(:unit) { a_unit }
+  let(:limit) { 'cranking.posts_least@12' }
+
+  before do
+    sign_in_as('lead')
+    job = open_job(unit)
+    take(job['id'], 'cranking_behaviour', 'cranks')
+    take(job['id'], 'cranking_current', 600)
+    take(job['id'], 'posts_cranking', '9.8')
+  end
+
+  def entry = read("/api/units/#{unit.id}")['timeline'].find { |one| one['spoken'] == '9.80 V' }
+  def set(value) = write(:put, "/api/limits/#{limit}", { value: value, reason: 'cold hills' })
+
+  it 'brings stored verdicts to a changed limit, and until then says which figure they were judged by' do
+    expect(entry).to include('judged_by' => nil)
+    before = entry['verdict']
+    expect(set(10.2)['judging']).to match([include('why' => "#{limit} was changed", 'done' => 0)])
+    expect(entry).to include('verdict' => before, 'judged_by' => include('judged by 9.6 V, where 10.2 V holds now'))
+    described_class.run(models::Rejudging.get(:id))
+    expect(entry).to include('judged_by' => nil)
+    expect([entry['verdict'], before]).to eq(%w[act sound]).or eq(%w[act watch])
+    expect(read('/api/house-rules')['judging']).to be_empty
+  end
+
+  it 'asks for the units that the limit touches only' do
+    other = open_job(a_unit(system_volt: 24, arrangement: 'series'))
+    set(10.2)
+    row = models::Rejudging.first
+    expect(row.jobs.select_map(:id)).to include(*models::Job.where(unit_id: unit.id).select_map(:id))
+    expect([row.system_volt, row.total, row.jobs.select_map(:id)]).to match([12, row.jobs.count, satisfy { |ids| !ids.include?(other['id']) }])
+  end
+
+  it 'keeps nothing twice when it runs twice' do
+    set(9.7)
+    row = models::Rejudging.first
+    2.times do
+      models::Rejudging.where(id: row.id).update(finished_at: nil)
+      described_class.run(row.id)
+    end
+    again = models::Judgement.where(occasion: 'judged_again').where(reading_id: models::Reading.where(unit_id: unit.id).select(:id))
+    expect(again.group_and_count(:reading_id).all.map { |one| one[:count] }).to all(eq(1))
+  end
+end

@@ -9,6 +9,8 @@ module Server
     class Request < Sequel::Model(:request)
       unrestrict_primary_key
 
+      GIVEN_UP = 'given up'
+
       # What was asked, to tell a repetition from another request.
       class Asked
         SECRETS = %w[password current fresh].freeze
@@ -48,6 +50,20 @@ module Server
                            .insert(id: asked.id, person_id: person.id, body_digest: asked.digest)
             fresh.to_a.empty? ? repeated(asked, person) : first_time(asked, &write)
           end
+        end
+
+        # Whether a request was done. One that was not is given up with this: should it still be on its way, it comes too late, so that
+        # what was changed since may go out under another id.
+        #
+        # @param id [String]
+        # @param person [Account]
+        # @return [Boolean]
+        def settle(id, person:)
+          fresh = dataset.insert_conflict(target: :id).returning(:id).insert(id: id, person_id: person.id, body_digest: GIVEN_UP)
+          return false if fresh.to_a.any?
+
+          row = with_pk!(id)
+          row.person_id == person.id && row.body_digest != GIVEN_UP
         end
 
         private

@@ -11,6 +11,8 @@ module Server
       one_to_many :fittings, class: 'Server::Models::Fitting'
       one_to_many :jobs, class: 'Server::Models::Job'
 
+      EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
+                  has_isolator has_sense].freeze
       NUMBER_TAKEN = 'this number is taken'
 
       dataset_module do
@@ -130,7 +132,7 @@ module Server
         return if seen_version == lock_version
 
         raise Refusals::EditConflict.new('Somebody else changed this unit meanwhile. Look at both and save again',
-                                         details: { theirs: Presenters::UnitLine.call(self.class.with_pk!(id)) })
+                                         details: { theirs: values.slice(*EDITED, :lock_version) })
       end
 
       def add_missing_places

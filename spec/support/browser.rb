@@ -1,14 +1,16 @@
 # frozen_string_literal: true
 
+require_relative 'interference'
+
 # Headless Chromium from Debian's packages; the application runs in the same process on a port of its own.
 module Browser
   ARGUMENTS = %w[--headless=new --no-sandbox --disable-dev-shm-usage --disable-gpu --disable-background-networking
                  --no-first-run --disable-sync --force-prefers-reduced-motion].freeze
   # Answers that the application means to give; Chromium notes each in its log.
-  EXPECTED = /the server responded with a status of (401|403|404|409|422)|net::ERR_INTERNET_DISCONNECTED/
+  EXPECTED = /the server responded with a status of (401|403|404|409|422|504)|net::ERR_INTERNET_DISCONNECTED/
 
   Capybara.server = :puma, { Silent: true }
-  Capybara.app = Server::App.build
+  Capybara.app = Interference.new(Server::App.build)
   Capybara.server_host = '127.0.0.1'
   Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true

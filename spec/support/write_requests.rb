@@ -31,7 +31,7 @@ class WriteRequests
     yard = MODELS::Yard.first
     [write('post', '/api/sign-in', { login: 'reader@skarrow.example', password: 'wrong' }), write('post', '/api/sign-out'),
      write('put', '/api/session/password', { current: 'wrong', fresh: 'long enough' }),
-     write('post', '/api/sessions/{id}/end', id: uuid),
+     write('post', '/api/sessions/{id}/end', id: uuid), write('post', '/api/requests/{id}/settlement', id: uuid),
      write('post', '/api/people', { name: 'Ivo', email: "#{uuid}@spec.example", role: 'driver', password: 'first password' }),
      write('patch', '/api/people/{id}', { name: 'Ivo', email: account.email, role: 'driver', blocked: false }, id: account.id),
      write('post', '/api/yards', { name: "Yard #{uuid}", time_zone: 'Europe/London' }),

@@ -32,6 +32,17 @@ RSpec.describe Server::Models::Request do
     expect([status, error['code'], readings]).to eq([409, 'id_taken', 1])
   end
 
+  it 'says whether a request was done, and gives up one that was not: should it still arrive, it is too late' do
+    done, lost = Array.new(2) { SecureRandom.uuid }
+    body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
+    write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: done)
+    expect([done, lost, lost].map { |id| write(:post, "/api/requests/#{id}/settlement")['saved'] }).to eq([true, false, false])
+    write(:post, "/api/jobs/#{job['id']}/readings", body.merge(id: SecureRandom.uuid), request_id: lost)
+    expect([status, error['code'], readings]).to eq([409, 'request_conflict', 1])
+    sign_in_as('lead')
+    expect(write(:post, "/api/requests/#{done}/settlement")['saved']).to be(false)
+  end
+
   it 'calls the same id with other content a conflict, and changes nothing' do
     id = SecureRandom.uuid
     body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }

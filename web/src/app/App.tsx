@@ -11,6 +11,7 @@ import { Today } from '../features/today'
 import { UnitSheetPage } from '../features/unit-sheet'
 import { EditUnitPage, NewUnitPage, UnitList } from '../features/units'
 import { HttpError, onSignedOut } from '../shared/api/http'
+import type { Person } from '../shared/api/types'
 import { session } from '../shared/session/session'
 import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
@@ -27,7 +28,7 @@ const queries = new QueryClient({
 })
 
 /** Signed out in the middle of work: sign in over the page, what was typed stays under it. */
-function SignInAgain() {
+function SignInAgain({ person }: { person: Person }) {
   const [open, setOpen] = useState(false)
   const client = useQueryClient()
   useEffect(
@@ -46,7 +47,9 @@ function SignInAgain() {
       }}
     >
       <SignIn
-        onDone={() => {
+        onDone={(now) => {
+          // Somebody else at this device: nothing of what the one before typed or saw stays on the page.
+          if (now.id !== person.id) window.location.assign('/')
           setOpen(false)
           void client.invalidateQueries()
         }}
@@ -95,7 +98,7 @@ function Pages() {
           }
         />
       </Routes>
-      <SignInAgain />
+      <SignInAgain person={person} />
     </Frame>
   )
 }

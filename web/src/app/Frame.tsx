@@ -1,13 +1,13 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import { FindBox } from '../features/find'
-import { signOut } from '../features/sign-in'
 import type { Person } from '../shared/api/types'
 import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
 import { useKey } from '../shared/ui/useKey'
 import { KeyList } from './KeyList'
+import { Leave } from './Leave'
+import { Outbox } from './Outbox'
 import { switchTheme } from './theme'
 import { You } from './You'
 
@@ -27,7 +27,6 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
   const [keys, setKeys] = useState(false)
   const [you, setYou] = useState(false)
   const navigate = useNavigate()
-  const client = useQueryClient()
   useKey(
     '?',
     useCallback(() => {
@@ -38,11 +37,6 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
     't',
     useCallback(() => void navigate('/'), [navigate]),
   )
-  const leave = async () => {
-    await signOut()
-    client.clear()
-    window.location.assign('/')
-  }
   return (
     <div className="mx-auto min-h-dvh max-w-[88rem] desk:grid desk:grid-cols-[9rem_1fr]">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:bg-ground focus:p-3">
@@ -83,13 +77,12 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
           >
             {person.name}, {person.role}
           </Button>
-          <Button look="quiet" onClick={() => void leave()}>
-            Sign out
-          </Button>
+          <Leave person={person.id} look="quiet" />
         </div>
       </nav>
       <div className="min-w-0 px-4 pb-24 desk:px-10 desk:pb-10">
         <header className="flex items-center gap-4 py-4 desk:justify-end">
+          <Outbox person={person.id} />
           <div className="w-full desk:max-w-md">
             <FindBox />
           </div>
@@ -122,7 +115,7 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
         }}
       >
         <You
-          onLeave={() => void leave()}
+          person={person.id}
           onGo={() => {
             setYou(false)
           }}

@@ -2,10 +2,11 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { OpenSessions, PasswordForm } from '../features/sign-in'
 import { Button } from '../shared/ui/Button'
+import { Leave } from './Leave'
 import { switchTheme } from './theme'
 
 /** What is one's own: light, password, the way out; on a phone the house rules as well. */
-export function You({ onGo, onLeave }: { onGo: () => void; onLeave: () => void }) {
+export function You({ person, onGo }: { person: number; onGo: () => void }) {
   const [password, setPassword] = useState(false)
   return (
     <div className="flex flex-col items-stretch gap-3">
@@ -26,7 +27,7 @@ export function You({ onGo, onLeave }: { onGo: () => void; onLeave: () => void }
         Change your password
       </Button>
       {password && <PasswordForm />}
-      <Button onClick={onLeave}>Sign out</Button>
+      <Leave person={person} />
       <OpenSessions />
     </div>
   )

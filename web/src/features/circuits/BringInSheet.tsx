@@ -1,8 +1,14 @@
-import { useState } from 'react'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { Field } from '../../shared/ui/Field'
-import { useBringInSheet } from './api'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { useWrite } from '../../shared/writes/useWrite'
+import { bringInSheet, type SheetLine } from './api'
+
+interface Typed {
+  content: string
+  wires: { name: string; text: string } | null
+}
+const EMPTY: Typed = { content: '', wires: null }
 
 const textOf = async (file: File): Promise<string> => {
   const bytes = await file.arrayBuffer()
@@ -15,17 +21,21 @@ const textOf = async (file: File): Promise<string> => {
 
 /** A sheet as YAML, its wires in it or as a table beside it; every objection with its line, nothing changed until it is right. */
 export function BringInSheet({ onDone }: { onDone: () => void }) {
-  const [content, setContent] = useState('')
-  const [wires, setWires] = useState<{ name: string; text: string } | null>(null)
-  const [requestId, renew] = useRequestId()
-  const bringIn = useBringInSheet()
+  const bringIn = useWrite<Typed, SheetLine>({ name: 'sheet', empty: EMPTY, onSaved: onDone, onWaiting: onDone })
+  const { content, wires } = bringIn.value
+  const setContent = (text: string) => {
+    bringIn.change({ content: text, wires })
+  }
+  const setWires = (next: Typed['wires']) => {
+    bringIn.change({ content, wires: next })
+  }
   const problems = bringIn.error?.problems ?? []
   return (
     <form
       className="flex flex-col gap-5"
       onSubmit={(event) => {
         event.preventDefault()
-        bringIn.mutate({ requestId, content, wiresCsv: wires?.text ?? null }, { onSuccess: onDone, onError: renew })
+        void bringIn.write(() => bringInSheet(content, wires?.text ?? null))
       }}
     >
       <Field label="Sheet file" help="YAML as it comes out of any sheet here">
@@ -87,6 +97,7 @@ export function BringInSheet({ onDone }: { onDone: () => void }) {
       <Button type="submit" look="main" disabled={content.trim() === '' || bringIn.isPending}>
         {bringIn.isPending ? 'Reading …' : 'Bring it in'}
       </Button>
+      <ThrowAway isDrafted={bringIn.isDrafted} onThrowAway={bringIn.clear} />
     </form>
   )
 }

@@ -1,13 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { spokenTime } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
-import { unitCircuits, useRule, type UnitCircuits } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { rule, unitCircuits, type UnitCircuits } from './api'
+
+const UNSAID = { choice: '', note: '' }
 
 type Conflict = UnitCircuits['conflicts'][number]
 type Ruling = NonNullable<Conflict['ruling']>
@@ -25,16 +26,14 @@ function Ruled({ ruling, timeZone }: { ruling: Ruling; timeZone: string }) {
 }
 
 function RulingForm({ unitId, conflict }: { unitId: string; conflict: Conflict }) {
-  const [choice, setChoice] = useState('')
-  const [note, setNote] = useState('')
-  const [requestId, renew] = useRequestId()
-  const rule = useRule(unitId)
+  const ruling = useWrite<typeof UNSAID, UnitCircuits>({ name: `ruling:${unitId}:${conflict.key}`, empty: UNSAID })
+  const { choice, note } = ruling.value
   return (
     <form
       className="flex flex-col gap-2 pt-1"
       onSubmit={(event) => {
         event.preventDefault()
-        rule.mutate({ requestId, conflict_key: conflict.key, choice, note }, { onSettled: renew })
+        void ruling.write((id) => rule(unitId, { id, conflict_key: conflict.key, choice, note }))
       }}
     >
       <fieldset>
@@ -46,7 +45,7 @@ function RulingForm({ unitId, conflict }: { unitId: string; conflict: Conflict }
               name={conflict.key}
               checked={choice === option}
               onChange={() => {
-                setChoice(option)
+                ruling.change({ choice: option, note })
               }}
             />
             {option}
@@ -59,15 +58,15 @@ function RulingForm({ unitId, conflict }: { unitId: string; conflict: Conflict }
           <input
             value={note}
             onChange={(event) => {
-              setNote(event.target.value)
+              ruling.change({ choice, note: event.target.value })
             }}
           />
         </label>
-        <Button type="submit" disabled={choice === '' || rule.isPending}>
+        <Button type="submit" disabled={choice === '' || ruling.isPending}>
           Rule it so
         </Button>
       </div>
-      <ErrorNote error={rule.error} />
+      <ErrorNote error={ruling.error} />
     </form>
   )
 }

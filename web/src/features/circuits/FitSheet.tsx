@@ -1,25 +1,25 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import { units } from '../../shared/api/units'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { useFitSheet, type SheetLine } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { fitSheet, type SheetLine, type UnitCircuits } from './api'
+
+const UNSAID = { unitId: '', versionId: '' }
 
 /** Put a sheet onto a unit; a newer version takes the place of the one before and keeps what is the unit's own. */
 export function FitSheet({ sheets }: { sheets: SheetLine[] }) {
-  const [unitId, setUnitId] = useState('')
-  const [versionId, setVersionId] = useState('')
-  const [requestId, renew] = useRequestId()
   const { data } = useQuery(units(false))
-  const fit = useFitSheet()
+  const fit = useWrite<typeof UNSAID, UnitCircuits>({ name: 'fit-sheet', empty: UNSAID })
+  const { unitId, versionId } = fit.value
   return (
     <form
       className="grid gap-3 pt-4 desk:grid-cols-[1fr_1fr_auto] desk:items-end"
       onSubmit={(event) => {
         event.preventDefault()
-        fit.mutate({ requestId, unitId, versionId }, { onSettled: renew })
+        const what = sheets.find((line) => line.version_id === versionId)?.title ?? 'a sheet'
+        void fit.write(() => fitSheet(unitId, versionId, what))
       }}
     >
       <Field label="Fit the sheet">
@@ -28,7 +28,7 @@ export function FitSheet({ sheets }: { sheets: SheetLine[] }) {
             {...wiring}
             value={versionId}
             onChange={(event) => {
-              setVersionId(event.target.value)
+              fit.change({ unitId, versionId: event.target.value })
             }}
           >
             <option value="">Choose a sheet</option>
@@ -46,7 +46,7 @@ export function FitSheet({ sheets }: { sheets: SheetLine[] }) {
             {...wiring}
             value={unitId}
             onChange={(event) => {
-              setUnitId(event.target.value)
+              fit.change({ unitId: event.target.value, versionId })
             }}
           >
             <option value="">Choose a unit</option>

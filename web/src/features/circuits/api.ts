@@ -1,6 +1,7 @@
-import { keepPreviousData, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
+import { client, reply } from '../../shared/api/http'
 import type { components } from '../../shared/api/schema'
+import { wish } from '../../shared/writes/wish'
 
 type Schemas = components['schemas']
 export type SheetTable = Schemas['SheetTable']
@@ -85,43 +86,11 @@ export const unitCircuits = (unitId: string) =>
     queryFn: () => reply(client.GET('/api/units/{id}/circuits', { params: { path: { id: unitId } } })),
   })
 
-/** A write on circuits: everything that was worked out from the sheets is asked for again. */
-function useCircuitWrite<T, R>(write: (input: T) => Promise<R>) {
-  const queries = useQueryClient()
-  return useMutation<R, HttpError, T>({
-    mutationFn: write,
-    onSuccess: async () => {
-      await Promise.all(['circuits', 'units'].map((key) => queries.invalidateQueries({ queryKey: [key] })))
-    },
-  })
-}
+export const rule = (unitId: string, body: Schemas['NewRuling']) =>
+  wish('post', '/api/units/{id}/rulings', { id: unitId }, body, `Ruling: ${body.conflict_key}`)
 
-export const useRule = (unitId: string) =>
-  useCircuitWrite(({ requestId, ...body }: { requestId: string; conflict_key: string; choice: string; note: string }) =>
-    reply(
-      client.POST('/api/units/{id}/rulings', {
-        params: { path: { id: unitId }, header: asRequest(requestId) },
-        body: { ...body, id: requestId },
-      }),
-    ),
-  )
+export const fitSheet = (unitId: string, versionId: string, what: string) =>
+  wish('post', '/api/units/{id}/circuits', { id: unitId }, { version_id: versionId }, `Sheet fitted: ${what}`)
 
-export const useFitSheet = () =>
-  useCircuitWrite(({ requestId, unitId, versionId }: { requestId: string; unitId: string; versionId: string }) =>
-    reply(
-      client.POST('/api/units/{id}/circuits', {
-        params: { path: { id: unitId }, header: asRequest(requestId) },
-        body: { version_id: versionId },
-      }),
-    ),
-  )
-
-export const useBringInSheet = () =>
-  useCircuitWrite(({ requestId, content, wiresCsv }: { requestId: string; content: string; wiresCsv: string | null }) =>
-    reply(
-      client.POST('/api/circuits', {
-        params: { header: asRequest(requestId) },
-        body: { content, wires_csv: wiresCsv },
-      }),
-    ),
-  )
+export const bringInSheet = (content: string, wiresCsv: string | null) =>
+  wish('post', '/api/circuits', {}, { content, wires_csv: wiresCsv }, 'Sheet brought in')

@@ -5,10 +5,13 @@ import { Waiting } from '../../shared/ui/Waiting'
 import { Limits } from './Limits'
 import { People } from './People'
 import { Yards } from './Yards'
-import { houseRules, useChooseSchool, type School } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { chooseSchool, houseRules, type Rules, type School } from './api'
+
+const NOTHING = {}
 
 function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolean }) {
-  const choose = useChooseSchool()
+  const choose = useWrite<object, Rules>({ name: `school:${school.key}`, empty: NOTHING })
   return (
     <fieldset className="rule-below py-4" disabled={!mayChoose || choose.isPending}>
       <legend className="float-left w-full pb-2 text-lead font-bold">{school.question}</legend>
@@ -20,7 +23,7 @@ function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolea
               name={school.key}
               checked={school.chosen === answer.key}
               onChange={() => {
-                choose.mutate({ question: school.key, answer: answer.key })
+                void choose.write(() => chooseSchool(school.key, answer.key))
               }}
             />
             <span>
@@ -53,6 +56,12 @@ export function HouseRulesPage() {
           Every verdict names the limit it was judged by and the school it followed.
           {!mayChoose && ' A lead chooses between schools and sets limits.'}
         </p>
+        {rules.judging.map((one) => (
+          <p key={one.why} role="status" className="font-semibold">
+            {one.why}: readings of {one.done} of {one.total} jobs are judged again. Until then a verdict says which
+            figure it was judged by.
+          </p>
+        ))}
       </header>
       <section aria-labelledby="schools">
         <h2 id="schools" className="rule-below pb-1 text-lead">

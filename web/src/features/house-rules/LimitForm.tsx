@@ -1,31 +1,34 @@
-import { useForm } from 'react-hook-form'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import { useState } from 'react'
 import { numberFrom } from '../../shared/quantities/numberFrom'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { showFieldErrors } from '../../shared/ui/fieldErrors'
-import { useLimitAsShipped, useSetLimit, type Limit } from './api'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { useWrite } from '../../shared/writes/useWrite'
+import { limitAsShipped, setLimit, type Limit, type Rules } from './api'
+
+const NOTHING = {}
 
 /** Judge by another figure than the shipped one; the reason stays beside it. */
 export function LimitForm({ limit, onDone }: { limit: Limit; onDone: () => void }) {
-  const form = useForm({ defaultValues: { value: String(limit.value), reason: limit.reason ?? '' } })
-  const [requestId, renew] = useRequestId()
-  const set = useSetLimit()
-  const back = useLimitAsShipped()
-  const { errors } = form.formState
-  const submit = form.handleSubmit(({ value, reason }) => {
-    set.mutate(
-      { requestId, id: limit.id, value: numberFrom(value) as number, reason },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          showFieldErrors(error, form.setError)
-        },
-        onSettled: renew,
-      },
-    )
+  const [empty] = useState({ value: String(limit.value), reason: limit.reason ?? '' })
+  const set = useFormWrite<typeof empty, Rules>({
+    name: `limit:${limit.id}`,
+    empty,
+    onSaved: onDone,
+    onWaiting: onDone,
   })
+  const back = useWrite<object, Rules>({
+    name: `as-shipped:${limit.id}`,
+    empty: NOTHING,
+    onSaved: onDone,
+    onWaiting: onDone,
+  })
+  const { form, errors } = set
+  const submit = form.handleSubmit((typed) =>
+    set.write(() => setLimit(limit.id, numberFrom(typed.value) as number, typed.reason), typed),
+  )
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <p className="text-quiet">
@@ -45,11 +48,18 @@ export function LimitForm({ limit, onDone }: { limit: Limit; onDone: () => void 
       <Button type="submit" look="main" disabled={set.isPending}>
         Judge by this
       </Button>
+      <ThrowAway
+        isDrafted={set.isDrafted}
+        onThrowAway={() => {
+          set.clear()
+          form.reset(empty)
+        }}
+      />
       {limit.shipped_value !== null && (
         <Button
           disabled={back.isPending}
           onClick={() => {
-            back.mutate({ requestId, id: limit.id }, { onSuccess: onDone, onSettled: renew })
+            void back.write(() => limitAsShipped(limit.id))
           }}
         >
           Back to {limit.shipped_value} {limit.unit}

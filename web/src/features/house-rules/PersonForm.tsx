@@ -1,10 +1,9 @@
-import { useForm } from 'react-hook-form'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import { useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { showFieldErrors } from '../../shared/ui/fieldErrors'
-import { useSavePerson, type FleetPerson, type Role } from './api'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { addPerson, changePerson, type FleetPerson, type Role } from './api'
 
 const ROLES: { key: Role; words: string }[] = [
   { key: 'electrician', words: 'electrician: measures, mends, closes' },
@@ -15,32 +14,27 @@ const ROLES: { key: Role; words: string }[] = [
 
 /** Add a person or change one. A password is typed here once and told to them; they change it themselves. */
 export function PersonForm({ person, onDone }: { person: FleetPerson | undefined; onDone: () => void }) {
-  const form = useForm({
-    defaultValues: {
-      name: person?.name ?? '',
-      email: person?.email ?? '',
-      role: person?.role ?? 'electrician',
-      password: '',
-      allowed: !(person?.blocked ?? false),
-    },
+  const [empty] = useState({
+    name: person?.name ?? '',
+    email: person?.email ?? '',
+    role: person?.role ?? 'electrician',
+    password: '',
+    allowed: !(person?.blocked ?? false),
   })
-  const [requestId, renew] = useRequestId()
-  const save = useSavePerson()
-  const { errors } = form.formState
-  const submit = form.handleSubmit(({ allowed, password, ...rest }) => {
-    save.mutate(
-      person
-        ? { requestId, id: person.id, edit: { ...rest, ...(password && { password }), blocked: !allowed } }
-        : { requestId, add: { ...rest, password } },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          showFieldErrors(error, form.setError)
-          if (error.status >= 400) renew()
-        },
-      },
-    )
+  const save = useFormWrite<typeof empty, unknown>({
+    name: `person:${person?.id ?? 'new'}`,
+    empty,
+    secret: true,
+    onSaved: onDone,
   })
+  const { form, errors } = save
+  const submit = form.handleSubmit((typed) =>
+    save.write(() => {
+      const { allowed, password, ...rest } = typed
+      if (!person) return addPerson({ ...rest, password })
+      return changePerson(person.id, { ...rest, ...(password && { password }), blocked: !allowed })
+    }, typed),
+  )
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Name" error={errors.name?.message}>

@@ -1,11 +1,9 @@
-import { useId } from 'react'
-import { useForm } from 'react-hook-form'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import { useId, useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { showFieldErrors } from '../../shared/ui/fieldErrors'
-import { useSaveYard, type Yard } from './api'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { addYard, changeYard, type Yard } from './api'
 
 /** Add a yard or change one; its clock tells when things happened there. */
 export function YardForm({
@@ -17,28 +15,21 @@ export function YardForm({
   timeZones: string[]
   onDone: () => void
 }) {
-  const form = useForm({
-    defaultValues: {
-      name: yard?.name ?? '',
-      time_zone: yard?.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
-    },
+  const [empty] = useState({
+    name: yard?.name ?? '',
+    time_zone: yard?.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
   })
-  const [requestId, renew] = useRequestId()
   const zones = useId()
-  const save = useSaveYard()
-  const { errors } = form.formState
-  const submit = form.handleSubmit((fields) => {
-    save.mutate(
-      { requestId, id: yard?.id, fields },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          showFieldErrors(error, form.setError)
-          if (error.status >= 400) renew()
-        },
-      },
-    )
+  const save = useFormWrite<typeof empty, unknown>({
+    name: `yard:${yard?.id ?? 'new'}`,
+    empty,
+    onSaved: onDone,
+    onWaiting: onDone,
   })
+  const { form, errors } = save
+  const submit = form.handleSubmit((fields) =>
+    save.write(() => (yard ? changeYard(yard.id, fields) : addYard(fields)), fields),
+  )
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Name" error={errors.name?.message}>

@@ -1,34 +1,33 @@
-import { useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { useNoteDisturbance, usePutBack } from './api'
+import { noteDisturbance, putBack, useBenchWrite } from './api'
+
+const NOTHING = {}
+const UNSAID = { what: '' }
 
 function PutBack({ job, id, what }: { job: JobBench; id: string; what: string }) {
-  const [requestId] = useRequestId()
-  const putBack = usePutBack(job.id)
+  const back = useBenchWrite(job.id, { name: `put-back:${id}`, empty: NOTHING })
   return (
     <>
       <Button
-        disabled={putBack.isPending}
+        disabled={back.isPending}
         aria-label={`${what}: put back`}
         onClick={() => {
-          putBack.mutate({ requestId, disturbanceId: id })
+          void back.write(() => putBack(job, id, what))
         }}
       >
         Put back
       </Button>
-      <ErrorNote error={putBack.error} />
+      <ErrorNote error={back.error} />
     </>
   )
 }
 
 /** What was taken off or opened on the way; all of it goes back before the job closes. */
 export function Disturbed({ job, mayWork }: { job: JobBench; mayWork: boolean }) {
-  const [what, setWhat] = useState('')
-  const [requestId, renew] = useRequestId()
-  const note = useNoteDisturbance(job.id)
+  const note = useBenchWrite(job.id, { name: 'disturbed', empty: UNSAID })
+  const { what } = note.value
   if (job.disturbances.length === 0 && !mayWork) return null
   return (
     <section aria-labelledby="disturbed" id="disturbed-section">
@@ -49,16 +48,7 @@ export function Disturbed({ job, mayWork }: { job: JobBench; mayWork: boolean })
           className="flex items-end gap-3 pt-2"
           onSubmit={(event) => {
             event.preventDefault()
-            note.mutate(
-              { requestId, what },
-              {
-                onSuccess: () => {
-                  setWhat('')
-                  renew()
-                },
-                onError: renew,
-              },
-            )
+            void note.write((id) => noteDisturbance(job, id, what))
           }}
         >
           <label className="flex-1">
@@ -66,7 +56,7 @@ export function Disturbed({ job, mayWork }: { job: JobBench; mayWork: boolean })
             <input
               value={what}
               onChange={(event) => {
-                setWhat(event.target.value)
+                note.change({ what: event.target.value })
               }}
             />
           </label>

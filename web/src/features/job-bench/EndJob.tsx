@@ -1,26 +1,17 @@
-import { useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useEndJob, type Ending } from './api'
+import { endJob, useBenchWrite, type Ending } from './api'
+
+const NO_REASON = { reason: '' }
 
 /** Close when nothing is missing; park with the missing point named; cancel with a reason; reopen. */
 export function EndJob({ job }: { job: JobBench }) {
-  const [reason, setReason] = useState('')
-  const [requestId, renew] = useRequestId()
-  const end = useEndJob(job.id)
+  const end = useBenchWrite(job.id, { name: 'ending', empty: NO_REASON })
+  const { reason } = end.value
   const act = (ending: Ending) => {
-    end.mutate(
-      { requestId, ending, lockVersion: job.lock_version, reason },
-      {
-        onSettled: renew,
-        onSuccess: () => {
-          setReason('')
-        },
-      },
-    )
+    void end.write(() => endJob(job, ending, reason))
   }
   const open = job.state === 'open'
   return (
@@ -42,7 +33,7 @@ export function EndJob({ job }: { job: JobBench }) {
         <input
           value={reason}
           onChange={(event) => {
-            setReason(event.target.value)
+            end.change({ reason: event.target.value })
           }}
         />
       </label>

@@ -1,25 +1,25 @@
 import { useId, useState } from 'react'
 import type { JobBench, Reading } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { glued } from '../../shared/quantities/glued'
 import { spokenTime } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WeightTicks } from '../../shared/ui/WeightTicks'
-import { useWithdrawReading } from './api'
+import { useBenchWrite, withdrawReading } from './api'
 import { Why } from './Why'
 
-function Withdraw({ jobId, reading }: { jobId: string; reading: Reading }) {
-  const [reason, setReason] = useState('')
-  const [requestId, renew] = useRequestId()
-  const withdraw = useWithdrawReading(jobId)
+const NO_REASON = { reason: '' }
+
+function Withdraw({ job, reading }: { job: JobBench; reading: Reading }) {
+  const withdraw = useBenchWrite(job.id, { name: `withdrawal:${reading.id}`, empty: NO_REASON })
+  const { reason } = withdraw.value
   return (
     <form
       className="flex flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault()
-        withdraw.mutate({ requestId, readingId: reading.id, reason }, { onError: renew })
+        void withdraw.write(() => withdrawReading(job, reading.id, reason, reading.short))
       }}
     >
       <label className="min-w-48 flex-1">
@@ -27,7 +27,7 @@ function Withdraw({ jobId, reading }: { jobId: string; reading: Reading }) {
         <input
           value={reason}
           onChange={(event) => {
-            setReason(event.target.value)
+            withdraw.change({ reason: event.target.value })
           }}
         />
       </label>
@@ -106,7 +106,7 @@ function Row({
                 >
                   Correct it
                 </Button>
-                <Withdraw jobId={job.id} reading={reading} />
+                <Withdraw job={job} reading={reading} />
               </div>
             )}
           </div>

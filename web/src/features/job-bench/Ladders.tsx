@@ -1,27 +1,24 @@
-import { useState } from 'react'
 import type { JobBench, Ladder } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useCondemn } from './api'
+import { condemn, useBenchWrite } from './api'
 
 const MARK = { done: 'sound', failed: 'act', open: 'unproven' } as const
 const WORD = { done: 'done', failed: 'fault lies here', open: 'open' } as const
 
+const NO_REASON = { reason: '' }
+
 function Override({ job, ladder }: { job: JobBench; ladder: Ladder }) {
-  const [reason, setReason] = useState('')
-  const [requestId, renew] = useRequestId()
-  const condemn = useCondemn(job.id)
+  const { suspect: element, position } = ladder
+  const override = useBenchWrite(job.id, { name: `override:${element}:${position ?? ''}`, empty: NO_REASON })
+  const { reason } = override.value
   return (
     <form
       className="flex flex-wrap items-end gap-3 pt-2"
       onSubmit={(event) => {
         event.preventDefault()
-        condemn.mutate(
-          { requestId, element: ladder.suspect, position: ladder.position, override_reason: reason },
-          { onError: renew },
-        )
+        void override.write((id) => condemn(job, { id, element, position, override_reason: reason }, ladder.label))
       }}
     >
       <label className="min-w-48 flex-1">
@@ -29,14 +26,14 @@ function Override({ job, ladder }: { job: JobBench; ladder: Ladder }) {
         <input
           value={reason}
           onChange={(event) => {
-            setReason(event.target.value)
+            override.change({ reason: event.target.value })
           }}
         />
       </label>
-      <Button type="submit" disabled={condemn.isPending || reason.trim() === ''}>
+      <Button type="submit" disabled={override.isPending || reason.trim() === ''}>
         Override
       </Button>
-      <ErrorNote error={condemn.error} />
+      <ErrorNote error={override.error} />
     </form>
   )
 }

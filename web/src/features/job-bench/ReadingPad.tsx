@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react'
 import type { JobBench, TestCard } from '../../shared/api/types'
-import { useDraft } from '../../shared/drafts/useDraft'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { Conditions } from './Conditions'
-import { EMPTY_DRAFT, type PadDraft, type PadTarget } from './pad'
+import type { PadTarget } from './pad'
 import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
 import { ValueEntry } from './ValueEntry'
@@ -49,21 +49,14 @@ const bringIntoView = (element: HTMLElement | null) => {
 
 /** The pad: how to take it, the value, its conditions. What is typed is kept until it is saved. */
 export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
-  const [draft, keep, clear] = useDraft<PadDraft>(
-    `reading:${job.id}:${test.key}:${target.position ?? ''}:${target.correcting?.id ?? ''}`,
-    EMPTY_DRAFT,
-  )
+  const pad = usePadSave(job, test, target, onSaved, onClose)
+  const { value: draft, change: keep, save, error, isPending } = pad
   const form = useRef<HTMLFormElement>(null)
   useEffect(() => {
     form.current?.scrollIntoView({ block: 'nearest' })
   }, [])
   const unseen = unseenCautions(job, test, target)
   const [seen, setSeen] = useState(false)
-  const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
-  const { save, error, isPending } = usePadSave(job.id, test, target, acknowledged, (saved) => {
-    clear()
-    onSaved(saved)
-  })
   const question = error?.question
   const answer = (value: number | null) => {
     const next =
@@ -71,7 +64,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
         : { ...draft, text: String(value), unit: question?.base_unit ?? draft.unit }
     keep(next)
-    save(next)
+    void save(next)
   }
   const fieldError = question ? undefined : error?.fields.value_text?.[0]
 
@@ -83,7 +76,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        save(draft)
+        void save(draft)
       }}
     >
       <How test={test} position={target.position} />
@@ -153,6 +146,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
           Leave it
         </Button>
       </div>
+      <ThrowAway isDrafted={pad.isDrafted} onThrowAway={pad.clear} />
     </form>
   )
 }

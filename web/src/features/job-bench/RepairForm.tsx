@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
-import { useForm, useWatch } from 'react-hook-form'
+import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { catalogue } from '../../shared/api/catalogue'
 import type { JobBench } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { useRecordRepair } from './api'
+import { minutesFrom } from '../../shared/quantities/minutesFrom'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { recordRepair, useBenchForm } from './api'
 
 const lines = (text: string) =>
   text
@@ -18,50 +20,45 @@ const lines = (text: string) =>
 export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void }) {
   const step = job.next_step
   const { data: lists } = useQuery(catalogue())
-  const [requestId, renew] = useRequestId()
-  const record = useRecordRepair(job.id)
   const failing = job.readings.filter((reading) => reading.fate === null && reading.judged?.verdict === 'act')
-  const form = useForm({
-    defaultValues: {
-      element: step.element ?? job.elements[0]?.key ?? '',
-      position: step.position ?? '',
-      failing_reading_id: step.failing_reading_id ?? failing.at(-1)?.id ?? '',
-      cause: 'corrosion',
-      action: step.kind === 'condemn' ? 'replaced' : 'cleaned',
-      place: '',
-      parts: '',
-      minutes: '',
-      temporary: false,
-      temporary_reason: '',
-      temporary_until: '',
-      disturbed: '',
-    },
+  const [empty] = useState({
+    element: step.element ?? job.elements[0]?.key ?? '',
+    position: step.position ?? '',
+    failing_reading_id: step.failing_reading_id ?? failing.at(-1)?.id ?? '',
+    cause: 'corrosion',
+    action: step.kind === 'condemn' ? 'replaced' : 'cleaned',
+    place: '',
+    parts: '',
+    minutes: '',
+    temporary: false,
+    temporary_reason: '',
+    temporary_until: '',
+    disturbed: '',
   })
+  const record = useBenchForm(job.id, { name: 'repair', empty, onSaved: onDone, onWaiting: onDone })
+  const { form } = record
   const [element, temporary] = useWatch({ control: form.control, name: ['element', 'temporary'] })
   const fields = record.error?.fields ?? {}
-  const submit = form.handleSubmit((values) => {
-    record.mutate(
-      {
-        requestId,
-        repair: {
-          ...values,
-          id: requestId,
-          position: values.element === 'battery' ? values.position : null,
-          minutes: Number.parseInt(values.minutes || '0', 10),
-          failing_reading_id: values.failing_reading_id || null,
-          temporary_until: values.temporary ? values.temporary_until : null,
-          temporary_reason: values.temporary ? values.temporary_reason : null,
-          disturbed: lines(values.disturbed),
-        },
-      },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          if (error.status > 0) renew()
-        },
-      },
-    )
-  })
+  const submit = form.handleSubmit((values) =>
+    record.write(
+      (id) =>
+        recordRepair(
+          job,
+          {
+            ...values,
+            id,
+            position: values.element === 'battery' ? values.position : null,
+            minutes: minutesFrom(values.minutes) as number,
+            failing_reading_id: values.failing_reading_id || null,
+            temporary_until: values.temporary ? values.temporary_until : null,
+            temporary_reason: values.temporary ? values.temporary_reason : null,
+            disturbed: lines(values.disturbed),
+          },
+          job.elements.find((one) => one.key === values.element)?.label ?? values.element,
+        ),
+      values,
+    ),
+  )
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Part" error={fields.element?.[0]}>
@@ -127,8 +124,8 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
           )}
         </Field>
         <Field label="Where exactly">{(wiring) => <input {...wiring} {...form.register('place')} />}</Field>
-        <Field label="Minutes" error={fields.minutes?.[0]}>
-          {(wiring) => <input {...wiring} {...form.register('minutes')} inputMode="numeric" />}
+        <Field label="Minutes" help="90, or 1h 30" error={fields.minutes?.[0]}>
+          {(wiring) => <input {...wiring} {...form.register('minutes')} />}
         </Field>
       </div>
       <Field label="Parts" help="Empty: mended without parts">
@@ -157,6 +154,13 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
       <Button type="submit" look="main" disabled={record.isPending}>
         Save the repair
       </Button>
+      <ThrowAway
+        isDrafted={record.isDrafted}
+        onThrowAway={() => {
+          record.clear()
+          form.reset(empty)
+        }}
+      />
     </form>
   )
 }

@@ -1,9 +1,8 @@
 import type { JobBench, Reading, Repair } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useMakePermanent } from './api'
+import { makePermanent, useBenchWrite } from './api'
 
 const PROOF = { proved: 'sound', failed: 'act', void: 'unproven', missing: 'unproven', unnamed: 'unproven' } as const
 const PROOF_WORDS = {
@@ -13,6 +12,8 @@ const PROOF_WORDS = {
   missing: 'proof owed',
   unnamed: 'no failing reading named',
 }
+
+const NOTHING = {}
 
 function Side({ title, reading }: { title: string; reading: Reading | undefined }) {
   return (
@@ -31,8 +32,7 @@ function Side({ title, reading }: { title: string; reading: Reading | undefined 
 }
 
 function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; mayWork: boolean }) {
-  const [requestId, renew] = useRequestId()
-  const permanent = useMakePermanent(job.id)
+  const permanent = useBenchWrite(job.id, { name: `permanent:${repair.id}`, empty: NOTHING })
   const byId = (id: string | null) => job.readings.find((reading) => reading.id === id)
   const before = byId(repair.proof.before_id)
   return (
@@ -61,7 +61,7 @@ function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; ma
           {mayWork && (
             <Button
               onClick={() => {
-                permanent.mutate({ requestId, repairId: repair.id }, { onSettled: renew })
+                void permanent.write(() => makePermanent(job, repair.id, repair.element_label))
               }}
             >
               It is permanent now

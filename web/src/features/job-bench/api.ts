@@ -1,8 +1,12 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
+import { queryOptions, useQueryClient } from '@tanstack/react-query'
+import { client, reply } from '../../shared/api/http'
 import type { components } from '../../shared/api/schema'
 import type { JobBench, NewReading, NewRepair } from '../../shared/api/types'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { useWrite } from '../../shared/writes/useWrite'
+import { wish } from '../../shared/writes/wish'
 
+type Schemas = components['schemas']
 const OTHERS_MILLISECONDS = 15_000
 
 export const bench = (id: string) =>
@@ -12,98 +16,65 @@ export const bench = (id: string) =>
     refetchInterval: OTHERS_MILLISECONDS,
   })
 
-/** A write on a job: the answer is the whole bench, so the page is true at once. */
-function useBenchWrite<T extends { requestId: string }>(jobId: string, write: (input: T) => Promise<JobBench>) {
-  const queries = useQueryClient()
-  return useMutation<JobBench, HttpError, T>({
-    mutationFn: write,
-    networkMode: 'always',
-    onSuccess: async (job) => {
-      queries.setQueryData(bench(jobId).queryKey, job)
-      await Promise.all(['units', 'today'].map((key) => queries.invalidateQueries({ queryKey: [key] })))
-    },
-    onError: async (error) => {
-      if (error.status === 409) await queries.invalidateQueries({ queryKey: bench(jobId).queryKey })
-    },
-  })
+interface BenchWrite<T> {
+  name: string
+  empty: T
+  onSaved?: (job: JobBench) => void
+  onWaiting?: () => void
 }
 
-const onJob = (id: string, requestId: string) => ({ params: { path: { id }, header: asRequest(requestId) } })
+/** The answer to a write on a job is the whole bench, so the page is true at once. */
+function useBenchOptions<T>(jobId: string, { name, onSaved, ...rest }: BenchWrite<T>) {
+  const queries = useQueryClient()
+  return {
+    ...rest,
+    name: `job:${jobId}:${name}`,
+    onSaved: (job: JobBench) => {
+      queries.setQueryData(bench(jobId).queryKey, job)
+      onSaved?.(job)
+    },
+  }
+}
 
-export const useTakeReading = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, reading }: { requestId: string; reading: NewReading }) =>
-    reply(client.POST('/api/jobs/{id}/readings', { ...onJob(jobId, requestId), body: reading })),
-  )
+export const useBenchWrite = <T extends object>(jobId: string, options: BenchWrite<T>) =>
+  useWrite<T, JobBench>(useBenchOptions(jobId, options))
 
-export const useCorrectReading = (jobId: string) =>
-  useBenchWrite(
-    jobId,
-    ({ requestId, wrongId, body }: { requestId: string; wrongId: string; body: components['schemas']['Correction'] }) =>
-      reply(client.POST('/api/readings/{id}/correction', { ...onJob(wrongId, requestId), body })),
-  )
+export const useBenchForm = <T extends object>(jobId: string, options: BenchWrite<T>) =>
+  useFormWrite<T, JobBench>(useBenchOptions(jobId, options))
 
-export const useWithdrawReading = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, readingId, reason }: { requestId: string; readingId: string; reason: string }) =>
-    reply(client.POST('/api/readings/{id}/withdrawal', { ...onJob(readingId, requestId), body: { reason } })),
-  )
+const on = (job: JobBench) => `on ${job.unit.number}`
 
-export const useRecordRepair = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, repair }: { requestId: string; repair: NewRepair }) =>
-    reply(client.POST('/api/jobs/{id}/repairs', { ...onJob(jobId, requestId), body: repair })),
-  )
+export const takeReading = (job: JobBench, body: NewReading, what: string) =>
+  wish('post', '/api/jobs/{id}/readings', { id: job.id }, body, `Reading ${on(job)}: ${what}`)
 
-export const useMakePermanent = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, repairId }: { requestId: string; repairId: string }) =>
-    reply(client.POST('/api/repairs/{id}/make-permanent', { ...onJob(repairId, requestId), body: {} as never })),
-  )
+export const correctReading = (job: JobBench, wrongId: string, body: Schemas['Correction'], what: string) =>
+  wish('post', '/api/readings/{id}/correction', { id: wrongId }, body, `Correction ${on(job)}: ${what}`)
 
-export const useNoteDisturbance = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, what }: { requestId: string; what: string }) =>
-    reply(client.POST('/api/jobs/{id}/disturbances', { ...onJob(jobId, requestId), body: { id: requestId, what } })),
-  )
+export const withdrawReading = (job: JobBench, id: string, reason: string, what: string) =>
+  wish('post', '/api/readings/{id}/withdrawal', { id }, { reason }, `Withdrawal ${on(job)}: ${what}`)
 
-export const usePutBack = (jobId: string) =>
-  useBenchWrite(jobId, ({ requestId, disturbanceId }: { requestId: string; disturbanceId: string }) =>
-    reply(client.POST('/api/disturbances/{id}/put-back', { ...onJob(disturbanceId, requestId), body: {} as never })),
-  )
+export const recordRepair = (job: JobBench, body: NewRepair, what: string) =>
+  wish('post', '/api/jobs/{id}/repairs', { id: job.id }, body, `Repair ${on(job)}: ${what}`)
 
-export const useCondemn = (jobId: string) =>
-  useBenchWrite(
-    jobId,
-    ({
-      requestId,
-      ...body
-    }: {
-      requestId: string
-      element: string
-      position: string | null
-      override_reason?: string
-    }) =>
-      reply(
-        client.POST('/api/jobs/{id}/condemnations', { ...onJob(jobId, requestId), body: { ...body, id: requestId } }),
-      ),
-  )
+export const makePermanent = (job: JobBench, id: string, what: string) =>
+  wish('post', '/api/repairs/{id}/make-permanent', { id }, {}, `Permanent ${on(job)}: ${what}`)
+
+export const noteDisturbance = (job: JobBench, id: string, what: string) =>
+  wish('post', '/api/jobs/{id}/disturbances', { id: job.id }, { id, what }, `Disturbed ${on(job)}: ${what}`)
+
+export const putBack = (job: JobBench, id: string, what: string) =>
+  wish('post', '/api/disturbances/{id}/put-back', { id }, {}, `Put back ${on(job)}: ${what}`)
+
+export const condemn = (job: JobBench, body: Schemas['NewCondemnation'], what: string) =>
+  wish('post', '/api/jobs/{id}/condemnations', { id: job.id }, body, `Condemned ${on(job)}: ${what}`)
 
 export type Ending = 'close' | 'park' | 'reopen' | 'cancel'
 
-export const useEndJob = (jobId: string) =>
-  useBenchWrite(
-    jobId,
-    ({
-      requestId,
-      ending,
-      lockVersion,
-      reason,
-    }: {
-      requestId: string
-      ending: Ending
-      lockVersion: number
-      reason: string
-    }) =>
-      reply(
-        client.POST('/api/jobs/{id}/{ending}', {
-          params: { path: { id: jobId, ending }, header: asRequest(requestId) },
-          body: { lock_version: lockVersion, reason },
-        }),
-      ),
+export const endJob = (job: JobBench, ending: Ending, reason: string) =>
+  wish(
+    'post',
+    '/api/jobs/{id}/{ending}',
+    { id: job.id, ending },
+    { lock_version: job.lock_version, reason },
+    `${ending} the job ${on(job)}`,
   )

@@ -1,7 +1,6 @@
 import { useCallback, useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
-import { useCondemn, useEndJob } from './api'
+import { condemn, endJob, useBenchWrite } from './api'
 import type { PadTarget } from './pad'
 
 /** What the next-step button does, by the kind of step. */
@@ -9,31 +8,29 @@ export function useBenchActions(job: JobBench) {
   const [pad, setPad] = useState<PadTarget | null>(null)
   const [repairing, setRepairing] = useState(false)
   const [attention, setAttention] = useState(0)
-  const [requestId, renew] = useRequestId()
-  const condemn = useCondemn(job.id)
-  const end = useEndJob(job.id)
+  const condemning = useBenchWrite(job.id, {
+    name: 'condemn',
+    empty: {},
+    onSaved: () => {
+      setRepairing(true)
+    },
+  })
+  const ending = useBenchWrite(job.id, { name: 'next-ending', empty: {} })
   const step = job.next_step
 
-  const finish = (ending: 'close' | 'park') => {
-    end.mutate({ requestId, ending, lockVersion: job.lock_version, reason: '' }, { onSettled: renew })
+  const finish = (how: 'close' | 'park') => {
+    void ending.write(() => endJob(job, how, ''))
   }
   const condemnFirst = () => {
     const done = job.condemnations.some(
       (one) => one.position === step.position && one.element_label === step.element_label,
     )
-    if (done || !step.element) {
+    const { element, position } = step
+    if (done || !element) {
       setRepairing(true)
       return
     }
-    condemn.mutate(
-      { requestId, element: step.element, position: step.position },
-      {
-        onSuccess: () => {
-          setRepairing(true)
-        },
-        onSettled: renew,
-      },
-    )
+    void condemning.write((id) => condemn(job, { id, element, position }, step.element_label ?? element))
   }
 
   const doNext = () => {
@@ -65,5 +62,5 @@ export function useBenchActions(job: JobBench) {
     setAttention((count) => count + 1)
   }, [])
 
-  return { pad, setPad, repairing, setRepairing, attention, saved, doNext, error: condemn.error ?? end.error }
+  return { pad, setPad, repairing, setRepairing, attention, saved, doNext, error: condemning.error ?? ending.error }
 }

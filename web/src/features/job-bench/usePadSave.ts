@@ -1,59 +1,31 @@
-import { useCallback, useEffect, useRef } from 'react'
+import { useState } from 'react'
 import type { JobBench, TestCard } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
-import { useCorrectReading, useTakeReading } from './api'
-import { entryFrom, type PadDraft, type PadTarget } from './pad'
+import { correctReading, takeReading, useBenchWrite } from './api'
+import { EMPTY_DRAFT, entryFrom, type PadDraft, type PadTarget } from './pad'
 
-/**
- * Sends what is on the pad. The same id goes out until it was answered, so a second tap or a retry makes no second reading;
- * a dead network is tried again by itself when it comes back.
- */
+/** What is on the pad, and its way to the server: as a new reading, or as the correction of one. */
 export function usePadSave(
-  jobId: string,
+  job: JobBench,
   test: TestCard,
   target: PadTarget,
-  acknowledged: string[],
   onSaved: (job: JobBench) => void,
+  onWaiting: () => void,
 ) {
-  const take = useTakeReading(jobId)
-  const correct = useCorrectReading(jobId)
-  const [requestId, renew] = useRequestId()
-  const sent = useRef<PadDraft | null>(null)
-  const { correcting } = target
-  const active = correcting ? correct : take
-
-  const save = useCallback(
-    (draft: PadDraft) => {
-      sent.current = draft
-      const handlers = {
-        onSuccess: onSaved,
-        onError: (error: { status: number }) => {
-          // An answered request may change before it goes out again; an unanswered one must stay the same.
-          if (error.status > 0) renew()
-        },
-      }
-      const entry = entryFrom(draft, test, requestId)
-      if (correcting) {
-        correct.mutate({ requestId, wrongId: correcting.id, body: { ...entry, reason: draft.reason } }, handlers)
-      } else {
-        const reading = { ...entry, test_key: test.key, position: target.position, acknowledged }
-        take.mutate({ requestId, reading }, handlers)
-      }
-    },
-    [acknowledged, correct, correcting, onSaved, renew, requestId, take, target.position, test],
-  )
-
-  const offline = active.error?.status === 0
-  useEffect(() => {
-    if (!offline) return
-    const again = () => {
-      if (sent.current) save(sent.current)
-    }
-    window.addEventListener('online', again)
-    return () => {
-      window.removeEventListener('online', again)
-    }
-  }, [offline, save])
-
-  return { save, error: active.error, isPending: active.isPending }
+  const { correcting, position } = target
+  const [empty] = useState(EMPTY_DRAFT)
+  const pad = useBenchWrite<PadDraft>(job.id, {
+    name: `reading:${test.key}:${position ?? ''}:${correcting?.id ?? ''}`,
+    empty,
+    onSaved,
+    onWaiting,
+  })
+  const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
+  const save = (draft: PadDraft) =>
+    pad.write((id) => {
+      const entry = entryFrom(draft, test, id)
+      return correcting
+        ? correctReading(job, correcting.id, { ...entry, reason: draft.reason }, test.short)
+        : takeReading(job, { ...entry, test_key: test.key, position, acknowledged }, test.short)
+    }, draft)
+  return { ...pad, save }
 }

@@ -1,6 +1,7 @@
-import { useQuery } from '@tanstack/react-query'
+import { useInfiniteQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
 import { spokenAge, spokenDay } from '../../shared/quantities/when'
+import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
 import { jobs, type JobState } from './api'
@@ -11,7 +12,8 @@ const STATES: JobState[] = ['open', 'parked', 'closed', 'cancelled']
 export function JobList() {
   const [params, setParams] = useSearchParams()
   const state = STATES.find((one) => one === params.get('state')) ?? 'open'
-  const { data, error, isPending } = useQuery(jobs(state))
+  const { data, error, isPending, hasNextPage, isFetchingNextPage, fetchNextPage } = useInfiniteQuery(jobs(state))
+  const rows = data?.pages.flatMap((page) => page.jobs) ?? []
   return (
     <div>
       <h1 className="text-display leading-tight">Jobs</h1>
@@ -32,11 +34,11 @@ export function JobList() {
       </nav>
       {isPending && <Waiting what="the jobs" />}
       <ErrorNote error={error} />
-      {data?.jobs.length === 0 && (
+      {data && rows.length === 0 && (
         <p className="py-6">No {state} jobs. To open one, find the unit and press “Open a job”.</p>
       )}
       <ul>
-        {data?.jobs.map((job) => (
+        {rows.map((job) => (
           <li key={job.id} className="rule-below">
             <Link
               to={`/jobs/${job.id}`}
@@ -57,6 +59,11 @@ export function JobList() {
           </li>
         ))}
       </ul>
+      {hasNextPage && (
+        <Button className="mt-4" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
+          Show older jobs
+        </Button>
+      )}
     </div>
   )
 }

@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect } from 'react'
-import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate, useParams } from 'react-router'
 import { catalogue } from '../../shared/api/catalogue'
-import { useDraft } from '../../shared/drafts/useDraft'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { unitToOpenOn, useOpenJob } from './api'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { openJob, unitToOpenOn } from './api'
 
 interface Intake {
   family: 'starting' | 'charging'
@@ -25,34 +24,28 @@ const EMPTY: Intake = { family: 'starting', complaint: '', seen: '', lamps: [], 
 /** Intake, three separate things: the complaint as it was said, what was seen, what was already tried. */
 export function NewJobPage() {
   const { id = '' } = useParams()
+  return <IntakeForm key={id} id={id} />
+}
+
+function IntakeForm({ id }: { id: string }) {
   const navigate = useNavigate()
   const { data: unit } = useQuery(unitToOpenOn(id))
   const { data: lists } = useQuery(catalogue())
-  const [draft, keep, clear] = useDraft<Intake>(`intake:${id}`, EMPTY)
-  const form = useForm<Intake>({ defaultValues: draft })
-  const [requestId, renew] = useRequestId()
-  const open = useOpenJob()
-  const fields = useWatch({ control: form.control })
-  useEffect(() => {
-    if (form.formState.isDirty) keep(fields as Intake)
-  }, [fields, form.formState.isDirty, keep])
-
-  const submit = form.handleSubmit(({ tried, by_whom, fitted, ...intake }) => {
-    const attempts = tried.trim() === '' ? [] : [{ what: tried, by_whom, fitted_without_diagnosis: fitted }]
-    open.mutate(
-      { ...intake, id: requestId, unit_id: id, attempts },
-      {
-        onSuccess: (job) => {
-          clear()
-          void navigate(`/jobs/${job.id}`)
-        },
-        onError: (error) => {
-          if (error.status >= 400) renew()
-        },
-      },
-    )
+  const opening = useFormWrite<Intake, JobBench>({
+    name: `intake:${id}`,
+    empty: EMPTY,
+    onSaved: (job) => void navigate(`/jobs/${job.id}`),
+    onWaiting: () => void navigate(`/units/${id}`),
   })
-  const complaintError = open.error?.fields.complaint?.[0]
+  const { form } = opening
+  const submit = form.handleSubmit((values) =>
+    opening.write((jobId) => {
+      const { tried, by_whom, fitted, ...intake } = values
+      const attempts = tried.trim() === '' ? [] : [{ what: tried, by_whom, fitted_without_diagnosis: fitted }]
+      return openJob({ ...intake, id: jobId, unit_id: id, attempts }, unit?.number ?? 'a unit')
+    }, values),
+  )
+  const complaintError = opening.error?.fields.complaint?.[0]
   return (
     <form onSubmit={(event) => void submit(event)} noValidate>
       <h1 className="text-display leading-tight">Open a job{unit && ` on ${unit.number} ${unit.name}`}</h1>
@@ -103,10 +96,17 @@ export function NewJobPage() {
         </section>
       </div>
       <div className="flex flex-col gap-4 pt-6">
-        <ErrorNote error={open.error} />
-        <Button type="submit" look="main" disabled={open.isPending} className="self-start">
+        <ErrorNote error={opening.error} />
+        <Button type="submit" look="main" disabled={opening.isPending} className="self-start">
           Open the job
         </Button>
+        <ThrowAway
+          isDrafted={opening.isDrafted}
+          onThrowAway={() => {
+            opening.clear()
+            form.reset(EMPTY)
+          }}
+        />
       </div>
     </form>
   )

@@ -1,14 +1,20 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
-import type { JobBench } from '../../shared/api/types'
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query'
+import { client, reply } from '../../shared/api/http'
 import type { components } from '../../shared/api/schema'
+import { wish } from '../../shared/writes/wish'
 
 export type JobState = 'open' | 'parked' | 'closed' | 'cancelled'
 
+/** A page at a time, newest first. */
 export const jobs = (state: JobState) =>
-  queryOptions({
+  infiniteQueryOptions({
     queryKey: ['jobs', 'list', state],
-    queryFn: () => reply(client.GET('/api/jobs', { params: { query: { state } } })),
+    queryFn: ({ pageParam }) =>
+      reply(
+        client.GET('/api/jobs', { params: { query: pageParam === null ? { state } : { state, before: pageParam } } }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.next,
   })
 
 export const unitToOpenOn = (id: string) =>
@@ -17,11 +23,5 @@ export const unitToOpenOn = (id: string) =>
     queryFn: () => reply(client.GET('/api/units/{id}', { params: { path: { id } } })),
   })
 
-export function useOpenJob() {
-  const queries = useQueryClient()
-  return useMutation<JobBench, HttpError, components['schemas']['NewJob']>({
-    mutationFn: (job) => reply(client.POST('/api/jobs', { params: { header: asRequest(job.id) }, body: job })),
-    onSuccess: () =>
-      Promise.all(['jobs', 'units', 'today'].map((key) => queries.invalidateQueries({ queryKey: [key] }))),
-  })
-}
+export const openJob = (job: components['schemas']['NewJob'], unit: string) =>
+  wish('post', '/api/jobs', {}, job, `New job on ${unit}: ${job.complaint}`)

@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
 import type { OpenSessions as Open } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { spokenTime } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
-import { openSessions, useEndSession } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { endSession, openSessions } from './api'
 
 const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 
+const NOTHING = {}
+
 function Line({ one }: { one: Open['sessions'][number] }) {
-  const [requestId] = useRequestId()
-  const end = useEndSession()
+  const end = useWrite<object, Open>({ name: `end-session:${one.id}`, empty: NOTHING })
   return (
     <li className="rule-below grid grid-cols-[1fr_auto] items-center gap-x-4 py-2">
       <span>
@@ -27,7 +28,7 @@ function Line({ one }: { one: Open['sessions'][number] }) {
           aria-label={`End the session on ${one.device}`}
           disabled={end.isPending}
           onClick={() => {
-            end.mutate({ requestId, id: one.id })
+            void end.write(() => endSession(one.id, one.device))
           }}
         >
           End

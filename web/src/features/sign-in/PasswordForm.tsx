@@ -1,31 +1,26 @@
-import { useForm } from 'react-hook-form'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import { useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { showFieldErrors } from '../../shared/ui/fieldErrors'
-import { useChangePassword } from './api'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { changePassword } from './api'
+
+const EMPTY = { current: '', fresh: '' }
 
 /** A new password in place of the one somebody else typed. */
 export function PasswordForm() {
-  const form = useForm({ defaultValues: { current: '', fresh: '' } })
-  const [requestId, renew] = useRequestId()
-  const change = useChangePassword()
-  const { errors } = form.formState
-  const submit = form.handleSubmit((fields) => {
-    change.mutate(
-      { requestId, ...fields },
-      {
-        onSuccess: () => {
-          form.reset()
-        },
-        onError: (error) => {
-          showFieldErrors(error, form.setError)
-        },
-        onSettled: renew,
-      },
-    )
+  const [isChanged, setChanged] = useState(false)
+  const change = useFormWrite<typeof EMPTY, unknown>({
+    name: 'password',
+    empty: EMPTY,
+    secret: true,
+    onSaved: () => {
+      setChanged(true)
+      form.reset(EMPTY)
+    },
   })
+  const { form, errors } = change
+  const submit = form.handleSubmit((typed) => change.write(() => changePassword(typed.current, typed.fresh), typed))
   return (
     <form
       onSubmit={(event) => void submit(event)}
@@ -42,7 +37,7 @@ export function PasswordForm() {
         {(wiring) => <input {...wiring} {...form.register('fresh')} type="password" autoComplete="new-password" />}
       </Field>
       <ErrorNote error={change.error} />
-      {change.isSuccess && (
+      {isChanged && (
         <p role="status" className="font-semibold text-sound">
           Changed. Anywhere else you are signed out.
         </p>

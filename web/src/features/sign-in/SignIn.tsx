@@ -1,11 +1,12 @@
 import { useForm } from 'react-hook-form'
+import type { Person } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useSignIn } from './api'
 
 /** E-mail and password; used as a page, and over a page when the session ran out in the middle of work. */
-export function SignIn({ onDone }: { onDone: () => void }) {
+export function SignIn({ onDone }: { onDone: (person: Person) => void }) {
   const form = useForm({ defaultValues: { login: '', password: '' } })
   const attempt = useSignIn(onDone)
   const inLine = attempt.isPending && attempt.failureReason

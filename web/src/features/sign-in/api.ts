@@ -1,13 +1,13 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
-import type { Credentials, OpenSessions, Person } from '../../shared/api/types'
-import { session } from '../../shared/session/session'
+import { queryOptions, useMutation } from '@tanstack/react-query'
+import { client, reply, type HttpError } from '../../shared/api/http'
+import type { Credentials, Person } from '../../shared/api/types'
+import { wish } from '../../shared/writes/wish'
 
 const MOST_TURNS = 30
 const TURN_MILLISECONDS = 1_000
 
 /** Only a few passwords are checked at once: whoever is told to wait is asked for again by itself. */
-export const useSignIn = (onDone: () => void) =>
+export const useSignIn = (onDone: (person: Person) => void) =>
   useMutation<Person, HttpError, Credentials>({
     mutationFn: (body) => reply(client.POST('/api/sign-in', { body })),
     retry: (turns, error) => error.code === 'in_line' && turns < MOST_TURNS,
@@ -23,30 +23,8 @@ export async function signOut(): Promise<void> {
 export const openSessions = () =>
   queryOptions({ queryKey: ['session', 'open'], queryFn: () => reply(client.GET('/api/sessions')) })
 
-export function useEndSession() {
-  const queries = useQueryClient()
-  return useMutation<OpenSessions, HttpError, { requestId: string; id: string }>({
-    mutationFn: ({ requestId, id }) =>
-      reply(
-        client.POST('/api/sessions/{id}/end', {
-          params: { path: { id }, header: asRequest(requestId) },
-          body: {} as never,
-        }),
-      ),
-    onSuccess: (open) => {
-      queries.setQueryData(openSessions().queryKey, open)
-    },
-  })
-}
+export const endSession = (id: string, device: string) =>
+  wish('post', '/api/sessions/{id}/end', { id }, {}, `End the session on ${device}`)
 
-/** One's own password; signs one out everywhere else. */
-export function useChangePassword() {
-  const queries = useQueryClient()
-  return useMutation<Person, HttpError, { requestId: string; current: string; fresh: string }>({
-    mutationFn: ({ requestId, ...body }) =>
-      reply(client.PUT('/api/session/password', { params: { header: asRequest(requestId) }, body })),
-    onSuccess: (person) => {
-      queries.setQueryData(session().queryKey, person)
-    },
-  })
-}
+export const changePassword = (current: string, fresh: string) =>
+  wish('put', '/api/session/password', {}, { current, fresh }, 'New password')

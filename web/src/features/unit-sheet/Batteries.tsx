@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import type { UnitSheet } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useTakeOff } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { takeOff } from './api'
 import { FitBattery } from './FitBattery'
 import { HealthLine } from './HealthLine'
 
@@ -46,18 +46,19 @@ function Fitted({ slot, onTakeOff }: { slot: Slot; onTakeOff: (() => void) | und
   )
 }
 
+const NOTHING = {}
+
 /** Batteries as individuals, in their positions. */
 export function Batteries({ sheet }: { sheet: UnitSheet }) {
   const [fitting, setFitting] = useState<string | null>(null)
-  const takeOff = useTakeOff(sheet.id)
-  const [requestId, renew] = useRequestId()
+  const takingOff = useWrite<object, UnitSheet>({ name: `take-off:${sheet.id}`, empty: NOTHING })
   const may = useMay()('edit_batteries') && !sheet.retired
   return (
     <section aria-labelledby="batteries">
       <h2 id="batteries" className="rule-below pb-1 text-lead">
         Batteries <span className="text-quiet">{sheet.system}</span>
       </h2>
-      <ErrorNote error={takeOff.error} />
+      <ErrorNote error={takingOff.error} />
       <ul>
         {sheet.batteries.map((slot) => (
           <li key={slot.position} className="rule-below py-3">
@@ -66,7 +67,7 @@ export function Batteries({ sheet }: { sheet: UnitSheet }) {
               onTakeOff={
                 may
                   ? () => {
-                      takeOff.mutate({ requestId, position: slot.position }, { onSettled: renew })
+                      void takingOff.write(() => takeOff(sheet, slot.position))
                     }
                   : undefined
               }
@@ -108,7 +109,7 @@ export function Batteries({ sheet }: { sheet: UnitSheet }) {
       >
         {fitting && (
           <FitBattery
-            unitId={sheet.id}
+            unit={sheet}
             position={fitting}
             onDone={() => {
               setFitting(null)

@@ -1,45 +1,41 @@
 import { useQuery } from '@tanstack/react-query'
-import { useForm, useWatch } from 'react-hook-form'
+import { useWatch } from 'react-hook-form'
 import { catalogue } from '../../shared/api/catalogue'
-import { useRequestId } from '../../shared/drafts/useRequestId'
+import type { UnitSheet } from '../../shared/api/types'
 import { numberFrom } from '../../shared/quantities/numberFrom'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { looseBatteries, useFitBattery } from './api'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { fitBattery, looseBatteries } from './api'
 
 const NEW = 'new'
 
+const EMPTY = { which: NEW, tag: '', type: 'flooded', rating_ampere: '', rating_standard: 'SAE', date_code: '' }
+
 /** Put a battery into a position: one from the shelf, or a new one with what its label says. */
-export function FitBattery({ unitId, position, onDone }: { unitId: string; position: string; onDone: () => void }) {
-  const form = useForm({
-    defaultValues: { which: NEW, tag: '', type: 'flooded', rating_ampere: '', rating_standard: 'SAE', date_code: '' },
+export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; position: string; onDone: () => void }) {
+  const fit = useFormWrite<typeof EMPTY, UnitSheet>({
+    name: `fitting:${unit.id}:${position}`,
+    empty: EMPTY,
+    onSaved: onDone,
+    onWaiting: onDone,
   })
-  const [requestId, renew] = useRequestId()
+  const { form } = fit
   const { data: lists } = useQuery(catalogue())
   const { data: shelf } = useQuery(looseBatteries())
-  const fit = useFitBattery(unitId)
   const which = useWatch({ control: form.control, name: 'which' })
   const fields = fit.error?.fields ?? {}
 
-  const submit = form.handleSubmit(({ which: chosen, rating_ampere, date_code, ...rest }) => {
-    const battery = {
-      ...rest,
-      id: requestId,
-      rating_ampere: numberFrom(rating_ampere) as number,
-      date_code: date_code || null,
-    }
-    const fitting = chosen === NEW ? { position, battery } : { position, battery_id: chosen }
-    fit.mutate(
-      { requestId, fitting },
-      {
-        onSuccess: onDone,
-        onError: (error) => {
-          if (error.status >= 400) renew()
-        },
-      },
-    )
-  })
+  const submit = form.handleSubmit((values) =>
+    fit.write((id) => {
+      const { which: chosen, rating_ampere, date_code, ...rest } = values
+      if (chosen !== NEW) return fitBattery(unit, { position, battery_id: chosen })
+      const rated = { ...rest, id, rating_ampere: numberFrom(rating_ampere) as number, date_code: date_code || null }
+      return fitBattery(unit, { position, battery: rated })
+    }, values),
+  )
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Which battery">
@@ -94,6 +90,13 @@ export function FitBattery({ unitId, position, onDone }: { unitId: string; posit
       <Button type="submit" look="main" disabled={fit.isPending}>
         Fit at {position}
       </Button>
+      <ThrowAway
+        isDrafted={fit.isDrafted}
+        onThrowAway={() => {
+          fit.clear()
+          form.reset(EMPTY)
+        }}
+      />
     </form>
   )
 }

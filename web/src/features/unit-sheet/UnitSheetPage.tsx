@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { UnitSheet } from '../../shared/api/types'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { LoopDrawing } from '../../shared/loop/LoopDrawing'
 import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
@@ -9,7 +8,8 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
-import { unitSheet, useRetire } from './api'
+import { useWrite } from '../../shared/writes/useWrite'
+import { bringBack, retire, unitSheet } from './api'
 import { Batteries } from './Batteries'
 import { Timeline } from './Timeline'
 
@@ -39,11 +39,12 @@ function Next({ sheet }: { sheet: UnitSheet }) {
   )
 }
 
+const NOTHING = {}
+
 function Head({ sheet }: { sheet: UnitSheet }) {
   const may = useMay()
   const navigate = useNavigate()
-  const retire = useRetire(sheet.id)
-  const [requestId, renew] = useRequestId()
+  const retiring = useWrite<object, UnitSheet>({ name: `retire:${sheet.id}`, empty: NOTHING })
   return (
     <header className="rule-below flex flex-wrap items-end justify-between gap-4 pb-3">
       <div>
@@ -61,14 +62,14 @@ function Head({ sheet }: { sheet: UnitSheet }) {
         {may('retire_units') && (
           <Button
             onClick={() => {
-              retire.mutate({ requestId, retire: !sheet.retired }, { onSettled: renew })
+              void retiring.write(() => (sheet.retired ? bringBack(sheet) : retire(sheet)))
             }}
           >
             {sheet.retired ? 'Bring back' : 'Retire'}
           </Button>
         )}
       </div>
-      <ErrorNote error={retire.error} />
+      <ErrorNote error={retiring.error} />
     </header>
   )
 }

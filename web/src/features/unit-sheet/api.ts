@@ -1,6 +1,9 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
+import { queryOptions } from '@tanstack/react-query'
+import { client, reply } from '../../shared/api/http'
 import type { NewFitting, UnitSheet } from '../../shared/api/types'
+import { wish } from '../../shared/writes/wish'
+
+type Named = Pick<UnitSheet, 'id' | 'number'>
 
 export const unitSheet = (id: string) =>
   queryOptions({
@@ -14,45 +17,20 @@ export const looseBatteries = () =>
     queryFn: () => reply(client.GET('/api/batteries/loose')),
   })
 
-function useUnitWrite<T>(write: (input: T) => Promise<UnitSheet>) {
-  const queries = useQueryClient()
-  return useMutation<UnitSheet, HttpError, T>({
-    mutationFn: write,
-    onSuccess: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: ['units'] }),
-        queries.invalidateQueries({ queryKey: ['batteries'] }),
-        queries.invalidateQueries({ queryKey: ['jobs'] }),
-      ]),
-  })
-}
+export const fitBattery = (unit: Named, fitting: NewFitting) =>
+  wish('post', '/api/units/{id}/fittings', { id: unit.id }, fitting, `Battery ${fitting.position} on ${unit.number}`)
 
-export const useFitBattery = (id: string) =>
-  useUnitWrite(({ requestId, fitting }: { requestId: string; fitting: NewFitting }) =>
-    reply(
-      client.POST('/api/units/{id}/fittings', {
-        params: { path: { id }, header: asRequest(requestId) },
-        body: fitting,
-      }),
-    ),
+export const takeOff = (unit: Named, position: string) =>
+  wish(
+    'post',
+    '/api/units/{id}/fittings/{position}/take-off',
+    { id: unit.id, position },
+    {},
+    `Battery ${position} off ${unit.number}`,
   )
 
-export const useTakeOff = (id: string) =>
-  useUnitWrite(({ requestId, position }: { requestId: string; position: string }) =>
-    reply(
-      client.POST('/api/units/{id}/fittings/{position}/take-off', {
-        params: { path: { id, position }, header: asRequest(requestId) },
-        body: {} as never,
-      }),
-    ),
-  )
+export const retire = (unit: Named) =>
+  wish('post', '/api/units/{id}/retire', { id: unit.id }, {}, `Retire ${unit.number}`)
 
-export const useRetire = (id: string) =>
-  useUnitWrite(({ requestId, retire }: { requestId: string; retire: boolean }) =>
-    reply(
-      client.POST(retire ? '/api/units/{id}/retire' : '/api/units/{id}/return', {
-        params: { path: { id }, header: asRequest(requestId) },
-        body: {} as never,
-      }),
-    ),
-  )
+export const bringBack = (unit: Named) =>
+  wish('post', '/api/units/{id}/return', { id: unit.id }, {}, `Bring back ${unit.number}`)

@@ -17,7 +17,12 @@ export function EditUnitPage() {
       <h1 className="pb-6 text-display leading-tight">
         {data.number} {data.name}
       </h1>
-      <UnitForm existing={data} onSaved={(sheet) => void navigate(`/units/${sheet.id}`)} />
+      <UnitForm
+        key={data.id}
+        existing={data}
+        onSaved={(sheet) => void navigate(`/units/${sheet.id}`)}
+        onWaiting={() => void navigate(`/units/${data.id}`)}
+      />
     </div>
   )
 }

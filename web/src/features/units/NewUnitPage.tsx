@@ -6,7 +6,7 @@ export function NewUnitPage() {
   return (
     <div className="max-w-4xl">
       <h1 className="pb-6 text-display leading-tight">New unit</h1>
-      <UnitForm onSaved={(sheet) => void navigate(`/units/${sheet.id}`)} />
+      <UnitForm onSaved={(sheet) => void navigate(`/units/${sheet.id}`)} onWaiting={() => void navigate('/units')} />
     </div>
   )
 }

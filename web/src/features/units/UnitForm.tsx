@@ -1,17 +1,16 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect } from 'react'
-import { useForm, useWatch } from 'react-hook-form'
+import { useState } from 'react'
 import { catalogue } from '../../shared/api/catalogue'
 import type { UnitSheet } from '../../shared/api/types'
 import { units } from '../../shared/api/units'
-import { useDraft } from '../../shared/drafts/useDraft'
-import { useRequestId } from '../../shared/drafts/useRequestId'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { showFieldErrors } from '../../shared/ui/fieldErrors'
-import { useSaveUnit } from './api'
-import { emptyUnit, fromSheet, toInput, type UnitFields } from './unitFields'
+import { BothVersions } from '../../shared/writes/BothVersions'
+import { ThrowAway } from '../../shared/writes/ThrowAway'
+import { useFormWrite } from '../../shared/writes/useFormWrite'
+import { changeUnit, enterUnit } from './api'
+import { emptyUnit, fromSheet, merged, toInput, unlike, type UnitFields } from './unitFields'
 
 const BANKS = [
   { value: 'single-1', label: '12 V, one battery' },
@@ -22,36 +21,34 @@ const BANKS = [
 ]
 
 /** Enter or change a unit: what core needs to judge it, nothing more. */
-export function UnitForm({ existing, onSaved }: { existing?: UnitSheet; onSaved: (sheet: UnitSheet) => void }) {
-  const [draft, keep, clear] = useDraft<UnitFields>(
-    `unit:${existing?.id ?? 'new'}`,
-    existing ? fromSheet(existing) : emptyUnit,
-  )
-  const form = useForm<UnitFields>({ defaultValues: draft })
-  const [requestId, renew] = useRequestId()
+export function UnitForm({
+  existing,
+  onSaved,
+  onWaiting,
+}: {
+  existing?: UnitSheet
+  onSaved: (sheet: UnitSheet) => void
+  onWaiting?: () => void
+}) {
+  const [empty] = useState<UnitFields>(existing ? fromSheet(existing) : emptyUnit)
+  const saving = useFormWrite<UnitFields, UnitSheet>({
+    name: `unit:${existing?.id ?? 'new'}`,
+    empty,
+    ...(existing && { version: existing.lock_version }),
+    onSaved,
+    ...(onWaiting && { onWaiting }),
+  })
+  const { form, errors } = saving
   const { data: lists } = useQuery(catalogue())
   const { data: fleet } = useQuery(units(false))
-  const save = useSaveUnit((sheet) => {
-    clear()
-    onSaved(sheet)
-  })
-  const fields = useWatch({ control: form.control })
-  useEffect(() => {
-    if (form.formState.isDirty) keep(fields as UnitFields)
-  }, [fields, form.formState.isDirty, keep])
-
-  const { errors } = form.formState
-  const submit = form.handleSubmit((values) => {
-    save.mutate(
-      { requestId, input: toInput(values), existing },
-      {
-        onError: (error) => {
-          showFieldErrors(error, form.setError)
-          if (error.status >= 400) renew()
-        },
-      },
-    )
-  })
+  const submit = form.handleSubmit((values) =>
+    saving.write(
+      (id, base) => (existing ? changeUnit(existing.id, toInput(values), base ?? 0) : enterUnit(id, toInput(values))),
+      values,
+    ),
+  )
+  const theirs = saving.error?.theirs
+  const yardName = (id: string) => fleet?.yards.find((yard) => yard.id === id)?.name ?? id
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-5 desk:grid-cols-2" noValidate>
       <Field label="Number" error={errors.number?.message} help="As painted on the unit, B-14">
@@ -63,7 +60,7 @@ export function UnitForm({ existing, onSaved }: { existing?: UnitSheet; onSaved:
       <Field label="Kind" error={errors.kind?.message}>
         {(wiring) => (
           <select {...wiring} {...form.register('kind')}>
-            {(lists?.unit_kinds ?? [draft.kind]).map((kind) => (
+            {(lists?.unit_kinds ?? [saving.value.kind]).map((kind) => (
               <option key={kind}>{kind}</option>
             ))}
           </select>
@@ -95,7 +92,7 @@ export function UnitForm({ existing, onSaved }: { existing?: UnitSheet; onSaved:
       <Field
         label="Usual cranking current, A"
         error={errors.usual_cranking_current_ampere?.message}
-        help="What the healthy engine takes at about 20 degC; drops are judged by it"
+        help="What the healthy engine takes at about 20 °C; drops are judged by it"
       >
         {(wiring) => <input {...wiring} {...form.register('usual_cranking_current_ampere')} inputMode="decimal" />}
       </Field>
@@ -112,10 +109,28 @@ export function UnitForm({ existing, onSaved }: { existing?: UnitSheet; onSaved:
         </label>
       </fieldset>
       <div className="flex flex-col gap-4 desk:col-span-2">
-        <ErrorNote error={save.error} />
-        <Button type="submit" look="main" disabled={save.isPending}>
+        {theirs ? (
+          <BothVersions
+            differences={unlike(saving.value, theirs, yardName)}
+            onChosen={(sides) => {
+              const chosen = merged(saving.value, theirs, sides)
+              form.reset(chosen)
+              saving.rebase(chosen, Number(theirs.lock_version))
+            }}
+          />
+        ) : (
+          <ErrorNote error={saving.error} />
+        )}
+        <Button type="submit" look="main" disabled={saving.isPending || theirs !== undefined}>
           {existing ? 'Save the unit' : 'Enter the unit'}
         </Button>
+        <ThrowAway
+          isDrafted={saving.isDrafted}
+          onThrowAway={() => {
+            saving.clear()
+            form.reset(empty)
+          }}
+        />
       </div>
     </form>
   )

@@ -1,6 +1,7 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query'
-import { asRequest, client, reply, type HttpError } from '../../shared/api/http'
-import type { NewUnit, UnitSheet } from '../../shared/api/types'
+import { queryOptions } from '@tanstack/react-query'
+import { client, reply } from '../../shared/api/http'
+import type { NewUnit } from '../../shared/api/types'
+import { wish } from '../../shared/writes/wish'
 
 export const unit = (id: string) =>
   queryOptions({
@@ -8,32 +9,10 @@ export const unit = (id: string) =>
     queryFn: () => reply(client.GET('/api/units/{id}', { params: { path: { id } } })),
   })
 
-interface Save {
-  requestId: string
-  input: Omit<NewUnit, 'id'>
-  existing: UnitSheet | undefined
-}
+type Fields = Omit<NewUnit, 'id'>
 
-export function useSaveUnit(onSaved: (sheet: UnitSheet) => void) {
-  const queries = useQueryClient()
-  return useMutation<UnitSheet, HttpError, Save>({
-    mutationFn: ({ requestId, input, existing }) =>
-      existing
-        ? reply(
-            client.PATCH('/api/units/{id}', {
-              params: { path: { id: existing.id }, header: asRequest(requestId) },
-              body: { ...input, lock_version: existing.lock_version },
-            }),
-          )
-        : reply(
-            client.POST('/api/units', {
-              params: { header: asRequest(requestId) },
-              body: { ...input, id: requestId },
-            }),
-          ),
-    onSuccess: (sheet) => {
-      void queries.invalidateQueries({ queryKey: ['units'] })
-      onSaved(sheet)
-    },
-  })
-}
+export const enterUnit = (id: string, input: Fields) =>
+  wish('post', '/api/units', {}, { ...input, id }, `New unit ${input.number}`)
+
+export const changeUnit = (id: string, input: Fields, version: number) =>
+  wish('patch', '/api/units/{id}', { id }, { ...input, lock_version: version }, `Changes to unit ${input.number}`)

@@ -1,5 +1,6 @@
 import type { NewUnit, UnitSheet } from '../../shared/api/types'
 import { numberFrom } from '../../shared/quantities/numberFrom'
+import type { Difference } from '../../shared/writes/BothVersions'
 
 /** The form's own fields: texts as typed. */
 export interface UnitFields {
@@ -14,6 +15,21 @@ export interface UnitFields {
   has_sense: boolean
 }
 
+/** A unit as the server keeps it, of which the form shows part. */
+type Stored = Pick<
+  UnitSheet,
+  | 'number'
+  | 'name'
+  | 'kind'
+  | 'yard_id'
+  | 'arrangement'
+  | 'battery_count'
+  | 'usual_cranking_current_ampere'
+  | 'alternator_rating_ampere'
+  | 'has_isolator'
+  | 'has_sense'
+>
+
 export const emptyUnit: UnitFields = {
   number: '',
   name: '',
@@ -26,7 +42,7 @@ export const emptyUnit: UnitFields = {
   has_sense: true,
 }
 
-export const fromSheet = (sheet: UnitSheet): UnitFields => ({
+export const fromSheet = (sheet: Stored): UnitFields => ({
   number: sheet.number,
   name: sheet.name,
   kind: sheet.kind,
@@ -49,4 +65,48 @@ export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
     usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number,
     alternator_rating_ampere: numberFrom(fields.alternator_rating_ampere) as number | null,
   }
+}
+
+const LABELS: Record<keyof UnitFields, string> = {
+  number: 'Number',
+  name: 'Name',
+  kind: 'Kind',
+  yard_id: 'Yard',
+  bank: 'Batteries',
+  usual_cranking_current_ampere: 'Usual cranking current, A',
+  alternator_rating_ampere: 'Alternator rating, A',
+  has_isolator: 'Battery isolator',
+  has_sense: 'Sense wire',
+}
+const FIELDS = Object.keys(LABELS) as (keyof UnitFields)[]
+
+/** Where what is typed differs from what somebody else saved meanwhile. */
+export function unlike(
+  mine: UnitFields,
+  saved: Record<string, unknown>,
+  yardName: (id: string) => string,
+): Difference[] {
+  const theirs = fromSheet(saved as unknown as Stored)
+  const spoken = (field: keyof UnitFields, value: string | boolean) => {
+    if (typeof value === 'boolean') return value ? 'yes' : 'no'
+    return field === 'yard_id' ? yardName(value) : value.replace('-', ' ')
+  }
+  return FIELDS.filter((field) => mine[field] !== theirs[field]).map((field) => ({
+    field,
+    label: LABELS[field],
+    mine: spoken(field, mine[field]),
+    theirs: spoken(field, theirs[field]),
+  }))
+}
+
+/** Field by field as it was chosen; where both say the same, that. */
+export function merged(
+  mine: UnitFields,
+  saved: Record<string, unknown>,
+  sides: Record<string, 'mine' | 'theirs'>,
+): UnitFields {
+  const theirs = fromSheet(saved as unknown as Stored)
+  return Object.fromEntries(
+    FIELDS.map((field) => [field, sides[field] === 'mine' ? mine[field] : theirs[field]]),
+  ) as unknown as UnitFields
 }

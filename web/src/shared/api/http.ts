@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { askOnce } from './askOnce'
 import type { components, paths } from './schema'
 
 type Refusal = components['schemas']['Refused']['error']
@@ -10,6 +11,8 @@ export class HttpError extends Error {
   readonly fields: Record<string, string[]>
   readonly question: components['schemas']['Question'] | undefined
   readonly problems: Refusal['problems']
+  /** How the row stands that somebody else changed meanwhile. */
+  readonly theirs: Record<string, unknown> | undefined
 
   constructor(status: number, refusal: Refusal) {
     super(refusal.message)
@@ -18,35 +21,54 @@ export class HttpError extends Error {
     this.fields = refusal.fields
     this.question = refusal.question
     this.problems = refusal.problems
+    this.theirs = refusal.theirs
   }
 }
 
 const OFFLINE: Refusal = {
   code: 'offline',
-  message: 'No network. What you typed is kept on this device; it is sent when the network is back, or try again.',
+  message: 'No network. What you typed is kept on this device. Try again when it is back.',
   fields: {},
 }
 const UNREADABLE: Refusal = { code: 'unreadable', message: 'The server gave no clear answer. Try again.', fields: {} }
+/** After which a silent network counts as dead. */
+const PATIENCE_MILLISECONDS = 10_000
 
-export const client = createClient<paths>({ baseUrl: window.location.origin })
+/** A request that ends, one way or the other, while somebody is still looking. */
+export async function request(address: RequestInfo | URL, options: RequestInit = {}): Promise<Response> {
+  try {
+    return await fetch(address, { ...options, signal: AbortSignal.timeout(PATIENCE_MILLISECONDS) })
+  } catch {
+    throw new HttpError(0, OFFLINE)
+  }
+}
+
+export const client = createClient<paths>({ baseUrl: window.location.origin, fetch: askOnce(request) })
 
 function refusalIn(body: unknown): Refusal {
   const error = typeof body === 'object' && body !== null && 'error' in body ? body.error : undefined
   return typeof error === 'object' && error !== null ? (error as Refusal) : UNREADABLE
 }
 
+/** The data of a response, or its refusal thrown as HttpError. */
+export async function readReply(response: Response): Promise<unknown> {
+  const body: unknown = await response.json().catch(() => null)
+  if (response.ok && body !== null) return body
+  throw refused(response.status, body)
+}
+
+function refused(status: number, body: unknown): HttpError {
+  const error = new HttpError(status, refusalIn(body))
+  if (error.code === 'not_signed_in') announceSignedOut()
+  return error
+}
+
 /** Waits for a reply and gives its data, or throws HttpError. */
 export async function reply<T>(
-  request: Promise<{ data?: T | undefined; error?: unknown; response: Response }>,
+  asked: Promise<{ data?: T | undefined; error?: unknown; response: Response }>,
 ): Promise<T> {
-  const answer = await request.catch(() => {
-    throw new HttpError(0, OFFLINE)
-  })
-  if (answer.error !== undefined || answer.data === undefined) {
-    const refused = new HttpError(answer.response.status, refusalIn(answer.error))
-    if (refused.code === 'not_signed_in') announceSignedOut()
-    throw refused
-  }
+  const answer = await asked
+  if (answer.error !== undefined || answer.data === undefined) throw refused(answer.response.status, answer.error)
   return answer.data
 }
 
@@ -65,6 +87,3 @@ function announceSignedOut() {
     listener()
   })
 }
-
-/** The header every write carries; made once per intention, so that a second tap is the same request. */
-export const asRequest = (id: string) => ({ 'Request-Id': id })

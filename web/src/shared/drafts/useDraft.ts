@@ -1,4 +1,5 @@
 import { useCallback, useState } from 'react'
+import { usePerson } from '../session/session'
 
 const read = (key: string): unknown => {
   try {
@@ -8,9 +9,9 @@ const read = (key: string): unknown => {
   }
 }
 
-/** State that outlives a reload, a sign-out and a dead network: kept on this device until it is cleared. */
-export function useDraft<T extends object>(key: string, empty: T): [T, (next: T) => void, () => void] {
-  const storageKey = `draft:${key}`
+/** State that outlives a reload and a sign-out, for what is never sent: kept on this device, under one's own name. */
+export function useDraft<T extends object>(key: string, empty: T): [T, (next: T) => void] {
+  const storageKey = `kept:${usePerson().id}:${key}`
   const [draft, setDraft] = useState<{ key: string; value: T }>(() => ({
     key: storageKey,
     value: { ...empty, ...(read(storageKey) as Partial<T> | null) },
@@ -24,9 +25,5 @@ export function useDraft<T extends object>(key: string, empty: T): [T, (next: T)
     },
     [storageKey],
   )
-  const clear = useCallback(() => {
-    localStorage.removeItem(storageKey)
-    setDraft({ key: storageKey, value: empty })
-  }, [storageKey, empty])
-  return [current, keep, clear]
+  return [current, keep]
 }

@@ -1,5 +1,6 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { client, reply } from '../api/http'
+import type { Person } from '../api/types'
 
 export const session = () =>
   queryOptions({
@@ -13,4 +14,11 @@ export const session = () =>
 export function useMay(): (action: string) => boolean {
   const { data } = useQuery(session())
   return (action) => data?.may.includes(action) ?? false
+}
+
+/** Who is signed in; only for what is drawn after somebody is. */
+export function usePerson(): Person {
+  const { data } = useQuery(session())
+  if (!data) throw new Error('Nobody is signed in')
+  return data
 }

@@ -36,7 +36,7 @@ module Server
 
         def judge_again(limit)
           volt = limit.system_volt == 'any' ? nil : limit.system_volt
-          Rejudging.order(why: "#{limit.row_id} was changed", system_volt: volt)
+          Rejudging.order(why: "#{limit.name} was changed", system_volt: volt)
         end
       end
     end

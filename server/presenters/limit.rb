@@ -8,7 +8,7 @@ module Server
                        'ours' => 'our choice', 'fleet' => 'set by the fleet' }.freeze
 
       def self.call(limit)
-        { id: limit.row_id, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind),
+        { id: limit.row_id, name: limit.name, value: limit.value, unit: limit.unit, source_kind: SOURCE_WORDS.fetch(limit.source_kind),
           source: limit.source }
       end
     end

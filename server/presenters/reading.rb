@@ -14,11 +14,17 @@ module Server
         reading = row.to_core
         { id: row.id, test_key: row.test_key, label: reading.test.label, short: reading.test.short, loop: reading.test.loop,
           position: row.position, battery_tag: row.battery&.tag, spoken: reading.spoken,
-          entered: [row.value_text, row.unit_symbol].compact.join(' '), condition_line: condition_line(row, reading),
+          entered: entered(row), condition_line: condition_line(row, reading),
           conditions: reading.conditions.to_h, state: row.state, instrument: row.instrument, acknowledged: row.acknowledged.to_a,
           round: row.repairs_before, taken_at: row.taken_at.iso8601, person: person, supersedes_id: row.supersedes_id,
           correction_reason: row.correction_reason, fate: fate,
           judged: judgement && Judgement.call(judgement), verdict_when_taken: taken_as&.verdict }
+      end
+
+      # As it was typed, with the unit it was typed in.
+      def self.entered(row)
+        own_unit = Wattomneum::Quantities::Typed.split(row.value_text).last
+        [row.value_text, *(row.unit_symbol unless own_unit)].compact.join(' ')
       end
 
       # @return [String] "cranking, 18 degC, tested alone"
@@ -26,7 +32,7 @@ module Server
         words = reading.conditions.to_h.filter_map { |key, said| said_words(key, said) }
         [CORE::STATES.fetch(row.state), *words, row.instrument].join(', ')
       end
-      private_class_method :condition_line
+      private_class_method :condition_line, :entered
 
       def self.said_words(key, said)
         definition = Wattomneum::Evidence::Conditions::DEFINITIONS.fetch(key)

@@ -36,17 +36,6 @@ RSpec.describe 'Bad moments' do
     expect(rows).to eq(1)
   end
 
-  it 'keeps it when the network is gone, and sends it once when it is back' do
-    choose_click
-    Browser.chrome.execute_cdp('Network.enable')
-    Browser.network(offline: true)
-    save
-    expect(page).to have_content('kept on this device')
-    Browser.network(offline: false)
-    expect(page).to have_css('#evidence span', text: '1')
-    expect(rows).to eq(1)
-  end
-
   it 'takes a double tap on save once' do
     choose_click
     button = find_button('Save the reading')

@@ -7,7 +7,7 @@ RSpec.describe 'House rules' do
     sign_in_as('lead')
     click_link 'House rules'
     fill_in 'Show only', with: 'drop.ground_cranking@12'
-    click_button 'Change drop.ground_cranking@12'
+    click_button 'Change Ground drop while cranking, 12 V'
     fill_in 'This fleet\'s figure, V', with: '3'
     fill_in 'Why', with: 'Short straps'
     click_button 'Judge by this'
@@ -20,10 +20,10 @@ RSpec.describe 'House rules' do
     click_link 'Today'
     click_link 'B-14'
     click_button 'Why Ground drop 11.58 V is act'
-    expect(page).to have_content('drop.ground_cranking@12: 0.2 V, set by the fleet')
+    expect(page).to have_content('Ground drop while cranking, 12 V: 0.2 V, set by the fleet')
 
     click_link 'House rules'
-    click_button 'Change drop.ground_cranking@12'
+    click_button 'Change Ground drop while cranking, 12 V'
     click_button 'Back to 0.3 V'
     expect(page).to have_no_css('[role=dialog]')
     expect(line('drop.ground_cranking@12')).to have_content('0.3 V').and have_no_content('Short straps')

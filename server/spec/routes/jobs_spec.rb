@@ -88,7 +88,8 @@ RSpec.describe Server::Routes::Jobs do
     first = read('/api/jobs?state=closed')
     second = read("/api/jobs?state=closed&before=#{first['next']}")
     shown = [first, second].flat_map { |page| page['jobs'].map { |job| job['id'] } }
-    expect([first['jobs'].size, second['next'], shown.uniq.size, shown & ids]).to eq([Server::Models::Job::PAGE, nil, shown.size, shown.first(ids.size)])
+    expect([first['jobs'].size, second['next'], shown.uniq.size,
+            shown & ids]).to eq([Server::Models::Job::PAGE, nil, shown.size, shown.first(ids.size)])
     %w[before=x before=999999999 state=odd].each do |query|
       read("/api/jobs?#{query}")
       expect([query, status]).to eq([query, 422])

@@ -19,7 +19,7 @@ RSpec.describe Server::Workers::JudgeByNewRules do
   it 'brings stored verdicts to a changed limit, and until then says which figure they were judged by' do
     expect(entry).to include('judged_by' => nil)
     before = entry['verdict']
-    expect(set(10.2)['judging']).to match([include('why' => "#{limit} was changed", 'done' => 0)])
+    expect(set(10.2)['judging']).to match([include('why' => 'Posts while cranking, 12 V was changed', 'done' => 0)])
     expect(entry).to include('verdict' => before, 'judged_by' => include('judged by 9.6 V, where 10.2 V holds now'))
     described_class.run(models::Rejudging.get(:id))
     expect(entry).to include('judged_by' => nil)

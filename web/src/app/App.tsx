@@ -1,22 +1,31 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
-import { BrowserRouter, Route, Routes } from 'react-router'
-import { CircuitsPage, SheetPage } from '../features/circuits'
-import { HouseRulesPage } from '../features/house-rules'
-import { JobBenchPage } from '../features/job-bench'
-import { JobList, NewJobPage } from '../features/jobs'
+import { lazy, Suspense, useEffect, useState } from 'react'
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router'
 import { SignIn, SignInPage } from '../features/sign-in'
-import { SumsPage } from '../features/sums'
 import { Today } from '../features/today'
-import { UnitSheetPage } from '../features/unit-sheet'
-import { EditUnitPage, NewUnitPage, UnitList } from '../features/units'
 import { HttpError, onSignedOut } from '../shared/api/http'
 import type { Person } from '../shared/api/types'
 import { session } from '../shared/session/session'
+import { ErrorBoundary } from '../shared/page/ErrorBoundary'
 import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
 import { Waiting } from '../shared/ui/Waiting'
 import { Frame } from './Frame'
+
+const circuits = () => import('../features/circuits')
+const units = () => import('../features/units')
+const jobs = () => import('../features/jobs')
+const CircuitsPage = lazy(async () => ({ default: (await circuits()).CircuitsPage }))
+const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
+const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
+const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
+const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
+const NewJobPage = lazy(async () => ({ default: (await jobs()).NewJobPage }))
+const SumsPage = lazy(async () => ({ default: (await import('../features/sums')).SumsPage }))
+const UnitSheetPage = lazy(async () => ({ default: (await import('../features/unit-sheet')).UnitSheetPage }))
+const UnitList = lazy(async () => ({ default: (await units()).UnitList }))
+const NewUnitPage = lazy(async () => ({ default: (await units()).NewUnitPage }))
+const EditUnitPage = lazy(async () => ({ default: (await units()).EditUnitPage }))
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -59,6 +68,7 @@ function SignInAgain({ person }: { person: Person }) {
 }
 
 function Pages() {
+  const { pathname } = useLocation()
   const client = useQueryClient()
   const { data: person, error, isPending, refetch } = useQuery(session())
   if (isPending) return <Waiting what="who you are" />
@@ -75,29 +85,33 @@ function Pages() {
   }
   return (
     <Frame person={person}>
-      <Routes>
-        <Route path="/" element={<Today />} />
-        <Route path="/units" element={<UnitList />} />
-        <Route path="/units/new" element={<NewUnitPage />} />
-        <Route path="/units/:id" element={<UnitSheetPage />} />
-        <Route path="/units/:id/edit" element={<EditUnitPage />} />
-        <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
-        <Route path="/jobs" element={<JobList />} />
-        <Route path="/jobs/:id" element={<JobBenchPage />} />
-        <Route path="/circuits" element={<CircuitsPage />} />
-        <Route path="/circuits/:id" element={<SheetPage />} />
-        <Route path="/sums" element={<SumsPage />} />
-        <Route path="/sums/:key" element={<SumsPage />} />
-        <Route path="/house-rules" element={<HouseRulesPage />} />
-        <Route
-          path="*"
-          element={
-            <p className="py-8">
-              Nothing is kept under this address, part of it may be lost: look it up by its number.
-            </p>
-          }
-        />
-      </Routes>
+      <ErrorBoundary key={pathname}>
+        <Suspense fallback={<Waiting what="the page" />}>
+          <Routes>
+            <Route path="/" element={<Today />} />
+            <Route path="/units" element={<UnitList />} />
+            <Route path="/units/new" element={<NewUnitPage />} />
+            <Route path="/units/:id" element={<UnitSheetPage />} />
+            <Route path="/units/:id/edit" element={<EditUnitPage />} />
+            <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
+            <Route path="/jobs" element={<JobList />} />
+            <Route path="/jobs/:id" element={<JobBenchPage />} />
+            <Route path="/circuits" element={<CircuitsPage />} />
+            <Route path="/circuits/:id" element={<SheetPage />} />
+            <Route path="/sums" element={<SumsPage />} />
+            <Route path="/sums/:key" element={<SumsPage />} />
+            <Route path="/house-rules" element={<HouseRulesPage />} />
+            <Route
+              path="*"
+              element={
+                <p className="py-8">
+                  Nothing is kept under this address, part of it may be lost: look it up by its number.
+                </p>
+              }
+            />
+          </Routes>
+        </Suspense>
+      </ErrorBoundary>
       <SignInAgain person={person} />
     </Frame>
   )

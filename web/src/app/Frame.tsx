@@ -1,10 +1,11 @@
-import { useCallback, useState, type ReactNode } from 'react'
+import { useCallback, useRef, useState, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import { FindBox } from '../features/find'
 import type { Person } from '../shared/api/types'
+import { useArrival } from '../shared/page/useArrival'
 import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
-import { useKey } from '../shared/ui/useKey'
+import { useKey } from '../shared/keys/useKey'
 import { KeyList } from './KeyList'
 import { Leave } from './Leave'
 import { Outbox } from './Outbox'
@@ -27,6 +28,8 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
   const [keys, setKeys] = useState(false)
   const [you, setYou] = useState(false)
   const navigate = useNavigate()
+  const work = useRef<HTMLElement>(null)
+  useArrival(work)
   useKey(
     '?',
     useCallback(() => {
@@ -96,7 +99,9 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
             You
           </Button>
         </header>
-        <main id="work">{children}</main>
+        <main id="work" ref={work} tabIndex={-1} className="outline-none">
+          {children}
+        </main>
       </div>
       <Sheet
         title="Keys"

@@ -1,3 +1,6 @@
+import { useState } from 'react'
+import { keysAreOn, turnKeys } from '../shared/keys/setting'
+
 const KEYS = [
   { key: '/', does: 'Find a unit, battery or job' },
   { key: 't', does: 'Today' },
@@ -9,16 +12,30 @@ const KEYS = [
 ]
 
 export function KeyList() {
+  const [on, setOn] = useState(keysAreOn())
   return (
-    <dl className="grid grid-cols-[5rem_1fr] gap-y-3">
-      {KEYS.map(({ key, does }) => (
-        <div key={key} className="contents">
-          <dt>
-            <kbd className="border border-quiet px-2 py-0.5 font-label font-bold">{key}</kbd>
-          </dt>
-          <dd>{does}</dd>
-        </div>
-      ))}
-    </dl>
+    <div className="flex flex-col gap-5">
+      <label className="flex min-h-12 items-center gap-3 font-bold">
+        <input
+          type="checkbox"
+          checked={on}
+          onChange={(event) => {
+            turnKeys(event.target.checked)
+            setOn(event.target.checked)
+          }}
+        />
+        Single keys do something
+      </label>
+      <dl className="grid grid-cols-[5rem_1fr] gap-y-3">
+        {KEYS.map(({ key, does }) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="border border-quiet px-2 py-0.5 font-label font-bold">{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
   )
 }

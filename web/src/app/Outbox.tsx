@@ -17,7 +17,7 @@ export function Outbox({ person }: { person: number }) {
     .join(', ')
   return (
     <>
-      <span role="status">
+      <span role="status" className={words ? '' : 'sr-only'}>
         {words && (
           <Button
             className={`whitespace-nowrap ${refused.length > 0 ? 'text-act' : ''}`}

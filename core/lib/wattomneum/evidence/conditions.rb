@@ -40,6 +40,12 @@ module Wattomneum
         row['kind'] == 'number' ? checked_number(row, answer) : checked_word(row, answer)
       end
 
+      # "8", "8,5", "8 °C"; another unit than the condition's is none of its numbers.
+      def typed_number(row, text)
+        number, unit = Quantities::Typed.split(text)
+        number && (unit.nil? || unit == row['unit']) ? Quantities::Entry.number(number) : nil
+      end
+
       def checked_word(row, answer)
         return answer if %w[yes no].include?(answer)
 
@@ -48,7 +54,7 @@ module Wattomneum
       end
 
       def checked_number(row, answer)
-        number = answer.is_a?(String) ? Float(answer.strip.tr(',', '.'), exception: false) : answer
+        number = answer.is_a?(String) ? typed_number(row, answer) : answer
         return number.to_f if number.is_a?(Numeric) && number.to_f.finite? && number.between?(row['least'], row['most'])
 
         raise InvalidQuantityError.new("#{row['label']} must be #{row['least']} to #{row['most']} #{row['unit']}, " \

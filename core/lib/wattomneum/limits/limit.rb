@@ -4,11 +4,14 @@ module Wattomneum
   module Limits
     # One limit as judged by: its id, value, unit, what it holds for and where it comes from. under: the limit it stays below;
     # fixed: a fleet may not set it; shipped_value: what it was before a fleet set it, else nil.
-    Limit = Struct.new(:id, :system_volt, :value, :unit, :source_kind, :source, :under, :fixed, :shipped_value, keyword_init: true) do
+    Limit = Struct.new(:id, :words, :system_volt, :value, :unit, :source_kind, :source, :under, :fixed, :shipped_value, keyword_init: true) do
       def initialize(**)
         super
         freeze
       end
+
+      # @return [String] what people call it: "Posts while cranking, 12 V"
+      def name = system_volt == 'any' ? words : "#{words}, #{system_volt} V"
 
       # @return [String] id with the system voltage where the figure depends on it, "drop.ground_cranking@12"
       def row_id

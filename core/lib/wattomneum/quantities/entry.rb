@@ -15,14 +15,16 @@ module Wattomneum
       attr_reader :value
 
       # @param text [String] "12,6", "12.6", "-0.3", "OL"
-      # @param unit [String, nil] symbol; nil means the base unit
+      # @param unit [String, nil] symbol, plain or as people write it; nil means the base unit. One that stands behind the number wins
       # @param quantity [String] a key of Unit::FACTORS
       # @raise [InvalidQuantityError] if the text is no number, not finite, or OL on a quantity other than resistance
       # @raise [InvalidQuantityError] if the unit does not belong to the quantity
       def initialize(text:, quantity:, unit: nil)
         @quantity = quantity
         @text = text.to_s.strip
-        @unit = unit || Unit.base(quantity)
+        number, own_unit = Typed.split(@text)
+        @number = own_unit ? number : Typed.plain(@text)
+        @unit = own_unit || (unit && Typed.plain(unit)) || Unit.base(quantity)
         check_unit
         @overload = @text.match?(OVERLOAD)
         @value = @overload ? overload_value : parse
@@ -32,9 +34,10 @@ module Wattomneum
       # @param text [String] "12,6", "12.6", "-0.3"
       # @return [Float, nil] nil where it is no finite number
       def self.number(text)
-        return unless text.match?(NUMBER)
+        plain = Typed.plain(text)
+        return unless plain.match?(NUMBER)
 
-        number = Float(text.tr(',', '.'))
+        number = Float(plain.tr(',', '.'))
         number if number.finite?
       end
 
@@ -58,11 +61,11 @@ module Wattomneum
       end
 
       def parse
-        unless @text.match?(NUMBER)
+        unless @number.match?(NUMBER)
           raise InvalidQuantityError.new("\"#{@text[0, 30]}\" is not a number. Type digits, as in 12.6 or 12,6",
                                          field: 'value_text')
         end
-        number = Float(@text.tr(',', '.'))
+        number = Float(@number.tr(',', '.'))
         raise InvalidQuantityError.new("#{@text[0, 30]} is larger than any meter reads", field: 'value_text') if
           number.infinite?
 

@@ -164,7 +164,7 @@ module Wattomneum
       def mm2(size) = "#{Figure.trim(size, 2)} mm2"
 
       def metric(size)
-        section = Quantities::Entry.number(size.delete_suffix('mm2').strip)
+        section = Quantities::Entry.number(Quantities::Typed.plain(size).delete_suffix('mm2').strip)
         raise InvalidQuantityError.new("Size: \"#{size[0, 30]}\" is neither mm2 nor a gauge as in 10 AWG", field: 'size') if section.nil?
 
         Wiring::Conductor.metric_ohm_per_m(section_mm2: section)

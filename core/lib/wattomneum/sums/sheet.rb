@@ -52,7 +52,8 @@ module Wattomneum
       end
 
       def number(input, text)
-        number = Quantities::Entry.number(text)
+        figure, unit = Quantities::Typed.split(text)
+        number = figure && (unit.nil? || unit == input['unit']) ? Quantities::Entry.number(figure) : nil
         raise InvalidQuantityError.new("#{input['label']}: \"#{text[0, 30]}\" is not a number", field: input['key']) if number.nil?
 
         least, most = RANGES.fetch(input['unit'] || 'none')

@@ -28,7 +28,7 @@ RSpec.describe Wattomneum::Quantities::Entry do
   end
 
   it 'refuses text, two commas, units in the number and nothing at all' do
-    ['twelve', '1,2,3', '12 V', '', '0x1F', '1_000', "12\n6"].each do |text|
+    ['twelve', '1,2,3', '12 V 3', '', '0x1F', '1_000', "12\n6"].each do |text|
       expect { entry(text) }.to raise_error(Wattomneum::InvalidQuantityError, /not a number/), text.inspect
     end
   end

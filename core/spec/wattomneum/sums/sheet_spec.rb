@@ -19,7 +19,7 @@ RSpec.describe Wattomneum::Sums::Sheet do
   end
 
   it 'refuses infinity and text' do
-    ['1e400', 'twelve', '12 V', '--3'].each do |text|
+    ['1e400', 'twelve', '12 A', '--3'].each do |text|
       expect { sum('lamp').read('volt' => text) }.to raise_error(Wattomneum::InvalidQuantityError), text
     end
   end

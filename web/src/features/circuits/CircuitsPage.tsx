@@ -3,19 +3,19 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
-import { Waiting } from '../../shared/ui/Waiting'
 import { library, type SheetLine } from './api'
 import { BringInSheet } from './BringInSheet'
 import { FitSheet } from './FitSheet'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 function SheetLink({ line }: { line: SheetLine }) {
   return (
     <li>
       <Link
         to={`/circuits/${line.id}`}
-        className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 desk:min-h-9"
+        className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 dense:min-h-9"
       >
         <span className="underline decoration-hair underline-offset-4">{line.title}</span>
         <span className="flex-none text-quiet">
@@ -29,72 +29,77 @@ function SheetLink({ line }: { line: SheetLine }) {
 
 /** All circuit sheets: by unit, and the library they come from. */
 export function CircuitsPage() {
-  const { data, error, isPending } = useQuery(library())
+  const asked = useQuery(library())
+  useTitle('Circuits')
   const may = useMay()('edit_circuits')
   const [bringing, setBringing] = useState(false)
-  if (isPending) return <Waiting what="the circuits" />
-  if (error) return <ErrorNote error={error} />
-
   return (
-    <div>
-      <div className="flex flex-wrap items-end justify-between gap-4 pb-6">
-        <div>
-          <h1 className="text-display leading-tight">Circuits</h1>
-          <p className="text-quiet">
-            Any pin, any key state: what should be there and where it comes from. Type a pin or a wire in the box above.
-          </p>
-        </div>
-        {may && (
-          <Button
-            look="main"
-            onClick={() => {
-              setBringing(true)
-            }}
-          >
-            Bring in a sheet
-          </Button>
-        )}
-      </div>
-      <div className="gap-x-12 desk:columns-2">
-        {data.units.map((unit) => (
-          <section key={unit.id} aria-label={unit.number} className="break-inside-avoid pb-6">
-            <h2 className="rule-below pb-1 text-lead">
-              <Link to={`/units/${unit.id}`} className="no-underline">
-                {unit.number} <span className="font-medium text-quiet">{unit.name}</span>
-              </Link>
-            </h2>
-            <ul>
-              {unit.sheets.map((line) => (
-                <SheetLink key={line.id} line={line} />
+    <Shown asked={asked} what="the circuits">
+      {(data) => {
+        return (
+          <div>
+            <div className="flex flex-wrap items-end justify-between gap-4 pb-6">
+              <div>
+                <h1 className="text-display leading-tight">Circuits</h1>
+                <p className="text-quiet">
+                  Any pin, any key state: what should be there and where it comes from. Type a pin or a wire in the box
+                  above.
+                </p>
+              </div>
+              {may && (
+                <Button
+                  look="main"
+                  onClick={() => {
+                    setBringing(true)
+                  }}
+                >
+                  Bring in a sheet
+                </Button>
+              )}
+            </div>
+            <div className="gap-x-12 desk:columns-2">
+              {data.units.map((unit) => (
+                <section key={unit.id} aria-label={unit.number} className="break-inside-avoid pb-6">
+                  <h2 className="rule-below pb-1 text-lead">
+                    <Link to={`/units/${unit.id}`} className="no-underline">
+                      {unit.number} <span className="font-medium text-quiet">{unit.name}</span>
+                    </Link>
+                  </h2>
+                  <ul>
+                    {unit.sheets.map((line) => (
+                      <SheetLink key={line.id} line={line} />
+                    ))}
+                  </ul>
+                </section>
               ))}
-            </ul>
-          </section>
-        ))}
-        <section aria-labelledby="library" className="pb-6">
-          <h2 id="library" className="rule-below pb-1 text-lead">
-            All sheets <span className="text-quiet">{data.sheets.length}</span>
-          </h2>
-          <ul>
-            {data.sheets.map((line) => (
-              <SheetLink key={line.id} line={line} />
-            ))}
-          </ul>
-          {may && <FitSheet sheets={data.sheets} />}
-        </section>
-      </div>
-      <Sheet
-        title="Bring in a sheet"
-        open={bringing}
-        onClose={() => {
-          setBringing(false)
-        }}
-      >
-        <BringInSheet
-          onDone={() => {
-            setBringing(false)
-          }}
-        />
-      </Sheet>
-    </div>
+              <section aria-labelledby="library" className="pb-6">
+                <h2 id="library" className="rule-below pb-1 text-lead">
+                  All sheets <span className="text-quiet">{data.sheets.length}</span>
+                </h2>
+                <ul>
+                  {data.sheets.map((line) => (
+                    <SheetLink key={line.id} line={line} />
+                  ))}
+                </ul>
+                {may && <FitSheet sheets={data.sheets} />}
+              </section>
+            </div>
+            <Sheet
+              title="Bring in a sheet"
+              open={bringing}
+              onClose={() => {
+                setBringing(false)
+              }}
+            >
+              <BringInSheet
+                onDone={() => {
+                  setBringing(false)
+                }}
+              />
+            </Sheet>
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

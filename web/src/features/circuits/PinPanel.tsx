@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Waiting } from '../../shared/ui/Waiting'
 import { pin as pinQuery, type PinAnswer } from './api'
 import { NetList } from './NetList'
 import { PathLine } from './PathLine'
 import { spokenPin, spokenVolt } from './spoken'
+import { Shown } from '../../shared/page/Shown'
 
 function Expected({ answer }: { answer: PinAnswer }) {
   const unplugs = answer.expected.some((one) => one.unloaded_volt !== null)
@@ -65,40 +64,43 @@ export function PinPanel({
   onPin: (pin: string) => void
   onWire: (number: string) => void
 }) {
-  const { data, error, isPending } = useQuery(pinQuery(sheetId, name, state))
-  if (isPending) return <Waiting what={name} />
-  if (error) return <ErrorNote error={error} />
-
+  const asked = useQuery(pinQuery(sheetId, name, state))
   return (
-    <div className="flex flex-col gap-5">
-      <header>
-        <h2 className="text-reading leading-tight">
-          {spokenPin(name)} <span className="font-medium text-quiet">{data.label}</span>
-        </h2>
-        <p className="text-quiet">
-          {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}
-          Volts to battery negative, meter of {data.meter_ohm / 1e6} Mohm.
-        </p>
-      </header>
-      <Expected answer={data} />
-      <section aria-label="Comes from">
-        <h3 className="text-lead">
-          Comes from {!data.to_supply.complete && <span className="font-medium text-act">interrupted</span>}
-        </h3>
-        <PathLine path={data.to_supply} from={name} side="feed" onPick={onPin} />
-      </section>
-      <section aria-label="Goes to ground">
-        <h3 className="text-lead">
-          Goes to ground {!data.to_ground.complete && <span className="font-medium text-act">interrupted</span>}
-        </h3>
-        <PathLine path={data.to_ground} from={name} side="back" onPick={onPin} />
-      </section>
-      {data.net.runs.length > 0 && (
-        <section aria-label="On the same wire">
-          <h3 className="pb-1 text-lead">On the same wire</h3>
-          <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
-        </section>
-      )}
-    </div>
+    <Shown asked={asked} what={name}>
+      {(data) => {
+        return (
+          <div className="flex flex-col gap-5">
+            <header>
+              <h2 className="text-reading leading-tight">
+                {spokenPin(name)} <span className="font-medium text-quiet">{data.label}</span>
+              </h2>
+              <p className="text-quiet">
+                {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}
+                Volts to battery negative, meter of {data.meter_ohm / 1e6} Mohm.
+              </p>
+            </header>
+            <Expected answer={data} />
+            <section aria-label="Comes from">
+              <h3 className="text-lead">
+                Comes from {!data.to_supply.complete && <span className="font-medium text-act">interrupted</span>}
+              </h3>
+              <PathLine path={data.to_supply} from={name} side="feed" onPick={onPin} />
+            </section>
+            <section aria-label="Goes to ground">
+              <h3 className="text-lead">
+                Goes to ground {!data.to_ground.complete && <span className="font-medium text-act">interrupted</span>}
+              </h3>
+              <PathLine path={data.to_ground} from={name} side="back" onPick={onPin} />
+            </section>
+            {data.net.runs.length > 0 && (
+              <section aria-label="On the same wire">
+                <h3 className="pb-1 text-lead">On the same wire</h3>
+                <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
+              </section>
+            )}
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

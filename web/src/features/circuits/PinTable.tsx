@@ -63,7 +63,7 @@ function PartRows({
               <button
                 key={number}
                 type="button"
-                className="mr-3 min-h-12 text-left desk:min-h-8"
+                className="mr-3 min-h-12 text-left dense:min-h-8"
                 aria-label={`Wire ${number}`}
                 onClick={() => {
                   onWire(number)

@@ -2,10 +2,8 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Segments } from '../../shared/ui/Segments'
 import { useWide } from '../../shared/ui/useWide'
-import { Waiting } from '../../shared/ui/Waiting'
 import { library, sheet as sheetQuery, type SheetTable } from './api'
 import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
@@ -17,6 +15,8 @@ import { PinTable } from './PinTable'
 import { useSheetPlace, type Place } from './useSheetPlace'
 import { WirePanel } from './WirePanel'
 import { WireTable } from './WireTable'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 const LISTS = [
   { key: 'pins', label: 'pins' },
@@ -145,7 +145,9 @@ export function SheetPage() {
   const [inAddress, go] = useSheetPlace()
   const [words, setWords] = useState('')
   const [list, setList] = useState<'pins' | 'wires'>('pins')
-  const { data: sheet, error, isPending } = useQuery(sheetQuery(id))
+  const table = useQuery(sheetQuery(id))
+  useTitle(table.data?.title ?? '')
+  const sheet = table.data
   const { data: all } = useQuery(library())
   const answer = useRef<HTMLDivElement>(null)
   const asked = inAddress.part ?? inAddress.pin ?? inAddress.wire ?? inAddress.open ?? inAddress.ask
@@ -154,91 +156,94 @@ export function SheetPage() {
   useEffect(() => {
     if (asked && !wide) answer.current?.scrollIntoView({ block: 'start' })
   }, [asked, sheet, wide])
-  if (isPending) return <Waiting what="the sheet" />
-  if (error) return <ErrorNote error={error} />
-
-  // A component is shown by its first pin.
-  const firstPin = sheet.parts.find((part) => part.id === inAddress.part)?.pins[0]?.node ?? null
-  const place = { ...inAddress, pin: inAddress.pin ?? firstPin }
-  const state = place.state ?? sheet.states.at(-1)?.key ?? ''
-  const stateIndex = sheet.states.findIndex((one) => one.key === state)
-  const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []
-  const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
-  const { parts, wires, landing } = lookUp(sheet, words)
   return (
-    <div className="flex flex-col gap-5">
-      <SheetHead sheet={sheet}>
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <Segments
-            label="Key state"
-            options={sheet.states}
-            chosen={state}
-            onChoose={(key) => {
-              go({ state: key })
-            }}
-          />
-          <Questions sheet={sheet} place={place} go={go} />
-        </div>
-      </SheetHead>
-      <Alarms sheet={sheet} state={state} />
-      <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
-        <div ref={answer} className="min-w-0 scroll-mt-4 desk:order-2">
-          <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto">
-            <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
+    <Shown asked={table} what="the sheet">
+      {(sheet) => {
+        // A component is shown by its first pin.
+        const firstPin = sheet.parts.find((part) => part.id === inAddress.part)?.pins[0]?.node ?? null
+        const place = { ...inAddress, pin: inAddress.pin ?? firstPin }
+        const state = place.state ?? sheet.states.at(-1)?.key ?? ''
+        const stateIndex = sheet.states.findIndex((one) => one.key === state)
+        const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []
+        const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
+        const { parts, wires, landing } = lookUp(sheet, words)
+        return (
+          <div className="flex flex-col gap-5">
+            <SheetHead sheet={sheet}>
+              <div className="flex flex-wrap items-center justify-between gap-3">
+                <Segments
+                  label="Key state"
+                  options={sheet.states}
+                  chosen={state}
+                  onChoose={(key) => {
+                    go({ state: key })
+                  }}
+                />
+                <Questions sheet={sheet} place={place} go={go} />
+              </div>
+            </SheetHead>
+            <Alarms sheet={sheet} state={state} />
+            <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
+              <div ref={answer} className="min-w-0 scroll-mt-4 desk:order-2">
+                <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto">
+                  <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
+                </div>
+              </div>
+              <div className="min-w-0">
+                <form
+                  className="flex items-end gap-3 pb-2"
+                  onSubmit={(event) => {
+                    event.preventDefault()
+                    if (landing) go(landing)
+                  }}
+                >
+                  <label className="flex-1">
+                    <span className="sr-only">Pin, wire or component on this sheet</span>
+                    <input
+                      type="search"
+                      placeholder="Pin, wire or component, Enter lands on it"
+                      value={words}
+                      onChange={(event) => {
+                        setWords(event.target.value)
+                      }}
+                    />
+                  </label>
+                  <Segments label="List" size="answer" options={LISTS} chosen={list} onChoose={setList} />
+                </form>
+                {list === 'pins' ? (
+                  <PinTable
+                    sheet={sheet}
+                    parts={parts}
+                    stateIndex={stateIndex}
+                    chosen={place.pin}
+                    onPin={(pin) => {
+                      go({ pin })
+                    }}
+                    onWire={(wire) => {
+                      go({ wire })
+                    }}
+                    onOpen={(open) => {
+                      go({ open })
+                    }}
+                  />
+                ) : (
+                  <WireTable
+                    wires={wires}
+                    stateIndex={stateIndex}
+                    chosen={place.wire}
+                    onWire={(wire) => {
+                      go({ wire })
+                    }}
+                  />
+                )}
+                {(list === 'pins' ? parts : wires).length === 0 && (
+                  <p className="py-3">Nothing on this sheet is called that.</p>
+                )}
+              </div>
+            </div>
           </div>
-        </div>
-        <div className="min-w-0">
-          <form
-            className="flex items-end gap-3 pb-2"
-            onSubmit={(event) => {
-              event.preventDefault()
-              if (landing) go(landing)
-            }}
-          >
-            <label className="flex-1">
-              <span className="sr-only">Pin, wire or component on this sheet</span>
-              <input
-                type="search"
-                placeholder="Pin, wire or component, Enter lands on it"
-                value={words}
-                onChange={(event) => {
-                  setWords(event.target.value)
-                }}
-              />
-            </label>
-            <Segments label="List" size="answer" options={LISTS} chosen={list} onChoose={setList} />
-          </form>
-          {list === 'pins' ? (
-            <PinTable
-              sheet={sheet}
-              parts={parts}
-              stateIndex={stateIndex}
-              chosen={place.pin}
-              onPin={(pin) => {
-                go({ pin })
-              }}
-              onWire={(wire) => {
-                go({ wire })
-              }}
-              onOpen={(open) => {
-                go({ open })
-              }}
-            />
-          ) : (
-            <WireTable
-              wires={wires}
-              stateIndex={stateIndex}
-              chosen={place.wire}
-              onWire={(wire) => {
-                go({ wire })
-              }}
-            />
-          )}
-          {(list === 'pins' ? parts : wires).length === 0 && (
-            <p className="py-3">Nothing on this sheet is called that.</p>
-          )}
-        </div>
-      </div>
-    </div>
+        )
+      }}
+    </Shown>
   )
 }

@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from '../../shared/ui/Button'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Waiting } from '../../shared/ui/Waiting'
 import { wire as wireQuery } from './api'
 import { NetList } from './NetList'
+import { Shown } from '../../shared/page/Shown'
 
 /** One wire traced, through plugs and splices to its ends. */
 export function WirePanel({
@@ -21,32 +20,35 @@ export function WirePanel({
   onWire: (number: string) => void
   onOpen: (item: string) => void
 }) {
-  const { data, error, isPending } = useQuery(wireQuery(sheetId, number))
-  if (isPending) return <Waiting what={`wire ${number}`} />
-  if (error) return <ErrorNote error={error} />
-
+  const asked = useQuery(wireQuery(sheetId, number))
   return (
-    <div className="flex flex-col gap-5">
-      <header className="flex flex-wrap items-end justify-between gap-4">
-        <div>
-          <h2 className="text-reading leading-tight">
-            Wire {data.number}{' '}
-            <span className="font-medium text-quiet">{[data.colour, data.size].filter(Boolean).join(', ')}</span>
-          </h2>
-          <p className="text-quiet">
-            Its net has {data.net.runs.length} {data.net.runs.length === 1 ? 'wire' : 'wires'},{' '}
-            {data.net.length_m.toFixed(1)} m.
-          </p>
-        </div>
-        <Button
-          onClick={() => {
-            onOpen(`wire ${number}`)
-          }}
-        >
-          Open this
-        </Button>
-      </header>
-      <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
-    </div>
+    <Shown asked={asked} what={`wire ${number}`}>
+      {(data) => {
+        return (
+          <div className="flex flex-col gap-5">
+            <header className="flex flex-wrap items-end justify-between gap-4">
+              <div>
+                <h2 className="text-reading leading-tight">
+                  Wire {data.number}{' '}
+                  <span className="font-medium text-quiet">{[data.colour, data.size].filter(Boolean).join(', ')}</span>
+                </h2>
+                <p className="text-quiet">
+                  Its net has {data.net.runs.length} {data.net.runs.length === 1 ? 'wire' : 'wires'},{' '}
+                  {data.net.length_m.toFixed(1)} m.
+                </p>
+              </div>
+              <Button
+                onClick={() => {
+                  onOpen(`wire ${number}`)
+                }}
+              >
+                Open this
+              </Button>
+            </header>
+            <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
-import { useKey } from '../../shared/ui/useKey'
+import { useKey } from '../../shared/keys/useKey'
 import { find } from './api'
 
 const FOLDER: Record<string, string> = { unit: 'units', job: 'jobs', circuit: 'circuits' }

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Waiting } from '../../shared/ui/Waiting'
 import { Limits } from './Limits'
 import { People } from './People'
 import { Yards } from './Yards'
 import { useWrite } from '../../shared/writes/useWrite'
 import { chooseSchool, houseRules, type Rules, type School } from './api'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 const NOTHING = {}
 
@@ -42,42 +43,46 @@ function SchoolChoice({ school, mayChoose }: { school: School; mayChoose: boolea
 
 /** What everything is judged by, and what the fleet chose where good people differ. */
 export function HouseRulesPage() {
-  const { data: rules, error, isPending } = useQuery(houseRules())
+  const asked = useQuery(houseRules())
+  useTitle('House rules')
   const may = useMay()
   const mayChoose = may('set_house_rules')
-  if (isPending) return <Waiting what="the house rules" />
-  if (error) return <ErrorNote error={error} />
-
   return (
-    <div className="flex flex-col gap-8">
-      <header>
-        <h1 className="text-display leading-tight">House rules</h1>
-        <p className="text-quiet">
-          Every verdict names the limit it was judged by and the school it followed.
-          {!mayChoose && ' A lead chooses between schools and sets limits.'}
-        </p>
-        {rules.judging.map((one) => (
-          <p key={one.why} role="status" className="font-semibold">
-            {one.why}: readings of {one.done} of {one.total} jobs are judged again. Until then a verdict says which
-            figure it was judged by.
-          </p>
-        ))}
-      </header>
-      <section aria-labelledby="schools">
-        <h2 id="schools" className="rule-below pb-1 text-lead">
-          Where good people differ
-        </h2>
-        {rules.schools.map((school) => (
-          <SchoolChoice key={school.key} school={school} mayChoose={mayChoose} />
-        ))}
-      </section>
-      {(may('manage_people') || may('manage_yards')) && (
-        <div className="grid gap-8 desk:grid-cols-2 desk:gap-12">
-          {may('manage_people') && <People />}
-          {may('manage_yards') && <Yards />}
-        </div>
-      )}
-      <Limits limits={rules.limits} mayChange={mayChoose} />
-    </div>
+    <Shown asked={asked} what="the house rules">
+      {(rules) => {
+        return (
+          <div className="flex flex-col gap-8">
+            <header>
+              <h1 className="text-display leading-tight">House rules</h1>
+              <p className="text-quiet">
+                Every verdict names the limit it was judged by and the school it followed.
+                {!mayChoose && ' A lead chooses between schools and sets limits.'}
+              </p>
+              {rules.judging.map((one) => (
+                <p key={one.why} role="status" className="font-semibold">
+                  {one.why}: readings of {one.done} of {one.total} jobs are judged again. Until then a verdict says
+                  which figure it was judged by.
+                </p>
+              ))}
+            </header>
+            <section aria-labelledby="schools">
+              <h2 id="schools" className="rule-below pb-1 text-lead">
+                Where good people differ
+              </h2>
+              {rules.schools.map((school) => (
+                <SchoolChoice key={school.key} school={school} mayChoose={mayChoose} />
+              ))}
+            </section>
+            {(may('manage_people') || may('manage_yards')) && (
+              <div className="grid gap-8 desk:grid-cols-2 desk:gap-12">
+                {may('manage_people') && <People />}
+                {may('manage_yards') && <Yards />}
+              </div>
+            )}
+            <Limits limits={rules.limits} mayChange={mayChoose} />
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

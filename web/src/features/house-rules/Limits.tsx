@@ -6,12 +6,15 @@ import type { Limit } from './api'
 import { LimitForm } from './LimitForm'
 
 const matches = (limit: Limit, words: string) =>
-  `${limit.id} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
+  `${limit.name} ${limit.id} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
 
 function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | undefined }) {
   return (
     <li className="rule-below grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2 desk:grid-cols-[20rem_9rem_1fr_4rem]">
-      <span className="font-label font-bold break-words">{limit.id}</span>
+      <span>
+        <span className="font-label font-bold">{limit.name}</span>
+        <span className="block text-quiet break-words">{limit.id}</span>
+      </span>
       <span className="text-lead font-semibold desk:text-right">
         {limit.value} <span className="text-base font-normal">{limit.unit}</span>
       </span>
@@ -26,7 +29,7 @@ function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | unde
       <span className="col-span-2 desk:col-span-1 desk:text-right">
         {limit.fixed && <span className="text-quiet">fixed</span>}
         {onChange && !limit.fixed && (
-          <Button look="inline" aria-label={`Change ${limit.id}`} onClick={onChange}>
+          <Button look="inline" aria-label={`Change ${limit.name}`} onClick={onChange}>
             Change
           </Button>
         )}
@@ -78,7 +81,7 @@ export function Limits({ limits, mayChange }: { limits: Limit[]; mayChange: bool
           />
         ))}
       </ul>
-      <Sheet title={changing?.id ?? ''} open={changing !== null} onClose={close}>
+      <Sheet title={changing?.name ?? ''} open={changing !== null} onClose={close}>
         {changing && <LimitForm limit={changing} onDone={close} />}
       </Sheet>
     </section>

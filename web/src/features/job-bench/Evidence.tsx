@@ -80,7 +80,7 @@ function Row({
               <WeightTicks weight={judged.weight} />
               <Button
                 look="quiet"
-                className="min-w-12 justify-end desk:min-h-8"
+                className="min-w-12 justify-end dense:min-h-8"
                 aria-expanded={open}
                 aria-controls={id}
                 aria-label={`Why ${reading.short} ${reading.spoken} is ${judged.verdict}`}

@@ -6,8 +6,7 @@ import { LoopDrawing } from '../../shared/loop/LoopDrawing'
 import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
-import { useKey } from '../../shared/ui/useKey'
-import { Waiting } from '../../shared/ui/Waiting'
+import { useKey } from '../../shared/keys/useKey'
 import { bench } from './api'
 import { Disturbed } from './Disturbed'
 import { EndJob } from './EndJob'
@@ -20,6 +19,8 @@ import { RepairForm } from './RepairForm'
 import { Repairs } from './Repairs'
 import { TestPicker } from './TestPicker'
 import { useBenchActions } from './useBenchActions'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 function Spoken({ job }: { job: JobBench }) {
   const last = job.readings.at(-1)
@@ -124,26 +125,29 @@ function Bench({ job }: { job: JobBench }) {
 /** The job: complaint, next step, pad, loop and ladders on one side; evidence, repairs and the end of it on the other. */
 export function JobBenchPage() {
   const { id = '' } = useParams()
-  const { data: job, error, isPending } = useQuery(bench(id))
-  if (isPending) return <Waiting what="the job" />
-  if (!job) return <ErrorNote error={error} />
-
+  const asked = useQuery(bench(id))
+  useTitle(asked.data ? `Job ${asked.data.number}, ${asked.data.unit.number}` : '')
   return (
-    <div className="flex flex-col gap-5">
-      <header className="rule-below flex flex-wrap items-end justify-between gap-x-6 pb-3">
-        <h1 className="text-display leading-tight">
-          <Link to={`/units/${job.unit.id}`}>{job.unit.number}</Link>{' '}
-          <span className="font-medium">{job.unit.name}</span>
-        </h1>
-        <p className="text-quiet">
-          Job {job.number}, {job.state}. {job.unit.yard}, {job.unit.system},{' '}
-          {job.unit.batteries
-            .map((battery) => `${battery.position} ${battery.rating_ampere} A ${battery.rating_standard}`)
-            .join(', ')}
-        </p>
-        <ErrorNote error={error} />
-      </header>
-      <Bench job={job} />
-    </div>
+    <Shown asked={asked} what="the job">
+      {(job) => {
+        return (
+          <div className="flex flex-col gap-5">
+            <header className="rule-below flex flex-wrap items-end justify-between gap-x-6 pb-3">
+              <h1 className="text-display leading-tight">
+                <Link to={`/units/${job.unit.id}`}>{job.unit.number}</Link>{' '}
+                <span className="font-medium">{job.unit.name}</span>
+              </h1>
+              <p className="text-quiet">
+                Job {job.number}, {job.state}. {job.unit.yard}, {job.unit.system},{' '}
+                {job.unit.batteries
+                  .map((battery) => `${battery.position} ${battery.rating_ampere} A ${battery.rating_standard}`)
+                  .join(', ')}
+              </p>
+            </header>
+            <Bench job={job} />
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

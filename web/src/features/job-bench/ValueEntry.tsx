@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { TestCard } from '../../shared/api/types'
+import { written } from '../../shared/quantities/written'
 import { Segments } from '../../shared/ui/Segments'
 import { Digits } from './Digits'
 import type { PadDraft } from './pad'
@@ -67,12 +68,12 @@ function Cells({ test, draft, onDraft }: Props) {
 
 function Units({ test, draft, onDraft }: Props) {
   const unit = draft.unit || test.units[0]
-  if (test.units.length < 2) return <span className="text-reading">{unit}</span>
+  if (test.units.length < 2) return <span className="text-reading">{written(unit ?? '')}</span>
   return (
     <Segments
       label="Unit"
       size="tall"
-      options={test.units.map((symbol) => ({ key: symbol, label: symbol }))}
+      options={test.units.map((symbol) => ({ key: symbol, label: written(symbol) }))}
       chosen={unit}
       onChoose={(symbol) => {
         onDraft({ ...draft, unit: symbol })

@@ -23,7 +23,7 @@ export function Why({ reading }: { reading: Reading }) {
       {list(
         'Limit',
         judged.limits.map(
-          (limit) => `${limit.id}: ${limit.value} ${limit.unit}, ${limit.source_kind} (${limit.source})`,
+          (limit) => `${limit.name}: ${limit.value} ${limit.unit}, ${limit.source_kind} (${limit.source})`,
         ),
       )}
       {list('Rules in', judged.rules_in)}

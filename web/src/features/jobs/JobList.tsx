@@ -5,11 +5,13 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
 import { jobs, type JobState } from './api'
+import { useTitle } from '../../shared/page/useTitle'
 
 const STATES: JobState[] = ['open', 'parked', 'closed', 'cancelled']
 
 /** Jobs by how far they got. */
 export function JobList() {
+  useTitle('Jobs')
   const [params, setParams] = useSearchParams()
   const state = STATES.find((one) => one === params.get('state')) ?? 'open'
   const { data, error, isPending, hasNextPage, isFetchingNextPage, fetchNextPage } = useInfiniteQuery(jobs(state))
@@ -45,7 +47,9 @@ export function JobList() {
               className="grid items-baseline gap-x-6 py-3 no-underline hover:bg-hair/40 desk:grid-cols-[4rem_16rem_1fr_auto]"
             >
               <span className="text-quiet">{job.number}</span>
-              <span className="font-label text-lead font-bold">{job.unit}</span>
+              <span className="font-label text-lead font-bold underline decoration-hair underline-offset-4">
+                {job.unit}
+              </span>
               <span>
                 {job.complaint}
                 {job.parked_missing && <span className="block text-quiet">Missing: {job.parked_missing}</span>}

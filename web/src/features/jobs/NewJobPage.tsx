@@ -8,6 +8,7 @@ import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { openJob, unitToOpenOn } from './api'
+import { useTitle } from '../../shared/page/useTitle'
 
 interface Intake {
   family: 'starting' | 'charging'
@@ -28,6 +29,7 @@ export function NewJobPage() {
 }
 
 function IntakeForm({ id }: { id: string }) {
+  useTitle('Open a job')
   const navigate = useNavigate()
   const { data: unit } = useQuery(unitToOpenOn(id))
   const { data: lists } = useQuery(catalogue())

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { glued } from '../../shared/quantities/glued'
 import { spokenAge, spokenToday } from '../../shared/quantities/when'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { Waiting } from '../../shared/ui/Waiting'
 import { today } from './api'
 import { NothingDown } from './NothingDown'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 const GROUPS = [
   { kind: 'down', title: 'Down' },
@@ -34,7 +34,7 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
         <span className={first ? '[&_span]:text-on-copper' : ''}>
           <VerdictMark verdict={line.verdict} />
         </span>
-        <span className="font-label text-lead font-bold">{line.unit}</span>
+        <span className="font-label text-lead font-bold underline decoration-1 underline-offset-4">{line.unit}</span>
         <span className="col-span-2 desk:col-span-1">
           {glued(line.words)}
           <span className={`block ${first ? '' : 'text-quiet'}`}>
@@ -51,32 +51,36 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
 
 /** What needs somebody today, a line a unit, by consequence; the first line is the next thing to do. */
 export function Today() {
-  const { data, error, isPending } = useToday()
-  if (isPending) return <Waiting what="today" />
-  if (error) return <ErrorNote error={error} />
-
+  const asked = useToday()
+  useTitle('Today')
   return (
-    <div>
-      <h1 className="text-display leading-tight">Today</h1>
-      <p className="pb-6 text-quiet">
-        {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
-      </p>
-      {data.lines.length === 0 && <NothingDown />}
-      {GROUPS.map(({ kind, title }) => {
-        const lines = data.lines.filter((line) => line.kind === kind)
-        return lines.length === 0 ? null : (
-          <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
-            <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
-              {title} <span className="text-quiet">{lines.length}</span>
-            </h2>
-            <ul>
-              {lines.map((line) => (
-                <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
-              ))}
-            </ul>
-          </section>
+    <Shown asked={asked} what="today">
+      {(data) => {
+        return (
+          <div>
+            <h1 className="text-display leading-tight">Today</h1>
+            <p className="pb-6 text-quiet">
+              {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
+            </p>
+            {data.lines.length === 0 && <NothingDown />}
+            {GROUPS.map(({ kind, title }) => {
+              const lines = data.lines.filter((line) => line.kind === kind)
+              return lines.length === 0 ? null : (
+                <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
+                  <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
+                    {title} <span className="text-quiet">{lines.length}</span>
+                  </h2>
+                  <ul>
+                    {lines.map((line) => (
+                      <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
+                    ))}
+                  </ul>
+                </section>
+              )
+            })}
+          </div>
         )
-      })}
-    </div>
+      }}
+    </Shown>
   )
 }

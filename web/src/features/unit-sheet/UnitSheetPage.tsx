@@ -7,11 +7,12 @@ import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { Waiting } from '../../shared/ui/Waiting'
 import { useWrite } from '../../shared/writes/useWrite'
 import { bringBack, retire, unitSheet } from './api'
 import { Batteries } from './Batteries'
 import { Timeline } from './Timeline'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
 
 /** The one filled surface: the open job, or the way to open one. */
 function Next({ sheet }: { sheet: UnitSheet }) {
@@ -85,7 +86,7 @@ function Circuits({ sheet }: { sheet: UnitSheet }) {
       <ul>
         {sheet.circuits.map((line) => (
           <li key={line.id} className="rule-below">
-            <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center desk:min-h-9">
+            <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center dense:min-h-9">
               {line.title}
             </Link>
           </li>
@@ -98,37 +99,45 @@ function Circuits({ sheet }: { sheet: UnitSheet }) {
 /** A unit: its loops with the last reading at every place, batteries, open items, timeline. */
 export function UnitSheetPage() {
   const { id = '' } = useParams()
-  const { data: sheet, error, isPending } = useQuery(unitSheet(id))
-  if (isPending) return <Waiting what="the unit" />
-  if (error) return <ErrorNote error={error} />
-
+  const asked = useQuery(unitSheet(id))
+  useTitle(asked.data ? `${asked.data.number} ${asked.data.name}` : '')
   return (
-    <div className="flex flex-col gap-6">
-      <Head sheet={sheet} />
-      <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
-        <div className="order-2 flex flex-col gap-6 desk:order-1">
-          {sheet.loops.map((loop) => (
-            <LoopDrawing key={loop.key} loop={loop} />
-          ))}
-          <Timeline sheet={sheet} />
-        </div>
-        <div className="order-1 flex flex-col gap-8 desk:order-2">
-          <Next sheet={sheet} />
-          {sheet.temporary.map((repair) => (
-            <Link key={repair.job_id} to={`/jobs/${repair.job_id}`} className="flex items-baseline gap-3 no-underline">
-              <VerdictMark verdict="watch" word={false} />
-              <span>
-                <span className="font-label font-bold">Temporary: {repair.element_label.toLowerCase()}</span>
-                <span className="block text-quiet">
-                  holds until {spokenDate(repair.temporary_until)}, {repair.reason?.toLowerCase()}
-                </span>
-              </span>
-            </Link>
-          ))}
-          <Batteries sheet={sheet} />
-          <Circuits sheet={sheet} />
-        </div>
-      </div>
-    </div>
+    <Shown asked={asked} what="the unit">
+      {(sheet) => {
+        return (
+          <div className="flex flex-col gap-6">
+            <Head sheet={sheet} />
+            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
+              <div className="order-2 flex flex-col gap-6 desk:order-1">
+                {sheet.loops.map((loop) => (
+                  <LoopDrawing key={loop.key} loop={loop} />
+                ))}
+                <Timeline sheet={sheet} />
+              </div>
+              <div className="order-1 flex flex-col gap-8 desk:order-2">
+                <Next sheet={sheet} />
+                {sheet.temporary.map((repair) => (
+                  <Link
+                    key={repair.job_id}
+                    to={`/jobs/${repair.job_id}`}
+                    className="flex items-baseline gap-3 no-underline"
+                  >
+                    <VerdictMark verdict="watch" word={false} />
+                    <span>
+                      <span className="font-label font-bold">Temporary: {repair.element_label.toLowerCase()}</span>
+                      <span className="block text-quiet">
+                        holds until {spokenDate(repair.temporary_until)}, {repair.reason?.toLowerCase()}
+                      </span>
+                    </span>
+                  </Link>
+                ))}
+                <Batteries sheet={sheet} />
+                <Circuits sheet={sheet} />
+              </div>
+            </div>
+          </div>
+        )
+      }}
+    </Shown>
   )
 }

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { written, writtenOut } from '../quantities/written'
 import { askOnce } from './askOnce'
 import type { components, paths } from './schema'
 
@@ -53,12 +54,18 @@ function refusalIn(body: unknown): Refusal {
 /** The data of a response, or its refusal thrown as HttpError. */
 export async function readReply(response: Response): Promise<unknown> {
   const body: unknown = await response.json().catch(() => null)
-  if (response.ok && body !== null) return body
+  if (response.ok && body !== null) return writtenOut(body)
   throw refused(response.status, body)
 }
 
+/** Its sentences as people write, at the fields too. */
+function spoken(refusal: Refusal): Refusal {
+  const fields = Object.entries(refusal.fields).map(([field, sentences]) => [field, sentences.map(written)])
+  return { ...writtenOut(refusal), fields: Object.fromEntries(fields) as Refusal['fields'] }
+}
+
 function refused(status: number, body: unknown): HttpError {
-  const error = new HttpError(status, refusalIn(body))
+  const error = new HttpError(status, spoken(refusalIn(body)))
   if (error.code === 'not_signed_in') announceSignedOut()
   return error
 }
@@ -69,7 +76,7 @@ export async function reply<T>(
 ): Promise<T> {
   const answer = await asked
   if (answer.error !== undefined || answer.data === undefined) throw refused(answer.response.status, answer.error)
-  return answer.data
+  return writtenOut(answer.data)
 }
 
 const listeners = new Set<() => void>()

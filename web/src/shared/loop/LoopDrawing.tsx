@@ -1,5 +1,5 @@
 import type { Loop, LoopSpan } from '../api/types'
-import { useWide } from '../ui/useWide'
+import { useRoom } from '../ui/useRoom'
 import { VerdictMark } from '../ui/VerdictMark'
 import { layOut, type LoopLayout, type Spot } from './layout'
 import { Stretch } from './Stretch'
@@ -8,14 +8,14 @@ import { TONE } from './tone'
 /** A label above or below its dot, or beside it where the loop stands; long ones break at the comma. */
 function PlaceLabel({ spot, side, vertical }: { spot: Spot; side: 'feed' | 'back'; vertical: boolean }) {
   const lines = spot.place.label.split(', ')
-  const up = side === 'feed' ? -14 - (lines.length - 1) * 17 : 26
+  const up = side === 'feed' ? -14 - (lines.length - 1) * 18 : 28
   const x = vertical ? spot.at.x + (side === 'feed' ? 16 : -16) : spot.at.x
   const y = vertical ? spot.at.y + 5 : spot.at.y + up
   const anchor = vertical ? (side === 'feed' ? 'start' : 'end') : 'middle'
   return (
     <text x={x} y={y} textAnchor={anchor} className="fill-quiet font-label text-base">
       {lines.map((line, index) => (
-        <tspan key={line} x={x} dy={index === 0 ? 0 : 17}>
+        <tspan key={line} x={x} dy={index === 0 ? 0 : 18}>
           {line}
         </tspan>
       ))}
@@ -122,12 +122,12 @@ const WHOLE_SIDES: Record<string, 'feed' | 'back'> = { positive_drop: 'feed', gr
 function Whole({ span, layout }: { span: LoopSpan; layout: LoopLayout }) {
   const side = WHOLE_SIDES[span.test_key ?? '']
   if (!side || !span.reading) return null
-  const x = layout.vertical ? layout.width / 2 : 300
-  const y = layout.vertical ? (side === 'feed' ? 66 : 94) : side === 'feed' ? 124 : 148
+  const x = layout.vertical ? layout.width / 2 : (layout.width - 50) / 2
+  const y = layout.vertical ? (side === 'feed' ? 62 : 96) : side === 'feed' ? 126 : 156
   const tone = span.reading.verdict ? TONE[span.reading.verdict] : 'fill-ink'
   return (
     <text x={x} y={y} textAnchor="middle" className={`font-label text-base ${tone}`}>
-      {span.label} <tspan className="font-figure text-lead font-semibold">{span.reading.spoken}</tspan>{' '}
+      {span.label} <tspan className="font-figure text-reading font-semibold">{span.reading.spoken}</tspan>{' '}
       {span.reading.verdict}
     </text>
   )
@@ -144,17 +144,13 @@ function inWords(loop: Loop): string {
 
 /** A circuit as the loop it is: feed in copper, return in graphite, a failing stretch with a gap. */
 export function LoopDrawing({ loop }: { loop: Loop }) {
-  const layout = layOut(loop, useWide())
+  const [figure, room] = useRoom<HTMLElement>()
+  const layout = layOut(loop, room)
   const points = [...loop.wholes, ...loop.signals].filter((span) => span.reading && !WHOLE_SIDES[span.test_key ?? ''])
   return (
-    <figure>
+    <figure ref={figure}>
       <figcaption className="font-label text-lead font-bold">{loop.label}</figcaption>
-      <svg
-        viewBox={`0 0 ${layout.width} ${layout.height}`}
-        className="w-full max-w-[720px]"
-        role="img"
-        aria-label={inWords(loop)}
-      >
+      <svg width={layout.width} height={layout.height} role="img" aria-label={inWords(loop)}>
         <Battery layout={layout} />
         <Load layout={layout} name={loop.load} />
         <Side spots={layout.feed} side="feed" vertical={layout.vertical} />

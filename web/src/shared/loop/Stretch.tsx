@@ -13,7 +13,7 @@ export function Stretch({ spot, side, vertical }: { spot: Spot; side: 'feed' | '
   const colour = side === 'feed' ? 'stroke-copper' : 'stroke-graphite'
   const gap = verdict === 'act'
   const along = vertical ? { x: 0, y: Math.sign(next.y - at.y) * GAP } : { x: Math.sign(next.x - at.x) * GAP, y: 0 }
-  const inward = vertical ? (side === 'feed' ? 16 : -16) : side === 'feed' ? 28 : -14
+  const inward = vertical ? (side === 'feed' ? 16 : -16) : side === 'feed' ? 30 : -14
   return (
     <g>
       {gap ? (
@@ -39,7 +39,7 @@ export function Stretch({ spot, side, vertical }: { spot: Spot; side: 'feed' | '
           x={vertical ? middle.x + inward : middle.x}
           y={vertical ? middle.y + 6 : middle.y + inward}
           textAnchor={vertical ? (side === 'feed' ? 'start' : 'end') : 'middle'}
-          className={`text-lead font-semibold ${verdict ? TONE[verdict] : 'fill-ink'}`}
+          className={`text-reading font-semibold ${verdict ? TONE[verdict] : 'fill-ink'}`}
         >
           {reading.spoken}
         </text>

@@ -36,35 +36,44 @@ function along(places: LoopPlace[], from: Point, to: Point): Spot[] {
   })
 }
 
-/** On a laptop the loop lies: feed above, return below. On a phone it stands: feed left, return right. */
-export function layOut(loop: Loop, wide: boolean): LoopLayout {
-  if (wide) {
+/** Where it has room for its labels the loop lies: feed above, return below. */
+const LIES_FROM = 540
+const WIDEST = 760
+
+/**
+ * Laid out for the room there is, in its own pixels: labels and figures keep their size. Where it is narrow the loop stands: feed left,
+ * return right.
+ */
+export function layOut(loop: Loop, room: number): LoopLayout {
+  const width = Math.min(Math.max(room, 280), WIDEST)
+  if (width >= LIES_FROM) {
+    const last = width - 140
     return {
-      width: 720,
-      height: 250,
+      width,
+      height: 262,
       vertical: false,
-      feed: along(loop.feed, { x: 90, y: 74 }, { x: 580, y: 74 }),
-      back: along(loop.return, { x: 580, y: 184 }, { x: 90, y: 184 }),
+      feed: along(loop.feed, { x: 90, y: 74 }, { x: last, y: 74 }),
+      back: along(loop.return, { x: last, y: 194 }, { x: 90, y: 194 }),
       battery: [
         { x: 30, y: 74 },
-        { x: 30, y: 184 },
+        { x: 30, y: 194 },
       ],
-      load: { x: 612, y: 96, width: 100, height: 66 },
+      load: { x: width - 108, y: 101, width: 100, height: 66 },
     }
   }
   const rows = Math.max(loop.feed.length, loop.return.length)
   const top = 128
   const bottom = top + (rows - 1) * 92
   return {
-    width: 350,
+    width,
     height: bottom + 100,
     vertical: true,
     feed: along(loop.feed, { x: 24, y: top }, { x: 24, y: bottom }),
-    back: along(loop.return, { x: 326, y: bottom }, { x: 326, y: top }),
+    back: along(loop.return, { x: width - 24, y: bottom }, { x: width - 24, y: top }),
     battery: [
       { x: 24, y: 24 },
-      { x: 326, y: 24 },
+      { x: width - 24, y: 24 },
     ],
-    load: { x: 120, y: bottom + 34, width: 110, height: 54 },
+    load: { x: width / 2 - 55, y: bottom + 34, width: 110, height: 54 },
   }
 }

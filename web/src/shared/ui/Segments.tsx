@@ -2,13 +2,13 @@ import { ToggleGroup } from 'radix-ui'
 
 const SIZES = {
   /** a row of words to choose from */
-  row: 'min-h-12 px-3 desk:min-h-10',
+  row: 'min-h-12 px-3 dense:min-h-10',
   /** beside a figure */
   tall: 'min-h-14 min-w-14 px-3 text-lead',
   /** two short answers */
   answer: 'min-h-12 min-w-16',
   /** two short answers, one line under the other */
-  dense: 'min-h-12 min-w-16 desk:min-h-9',
+  dense: 'min-h-12 min-w-16 dense:min-h-9',
 }
 
 /**

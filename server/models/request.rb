@@ -52,13 +52,13 @@ module Server
           end
         end
 
-        # Whether a request was done. One that was not is given up with this: should it still be on its way, it comes too late, so that
-        # what was changed since may go out under another id.
+        # Whether a request was done. Asking settles it: one that was not is given up; should it still be on its way, it comes too late,
+        # so that what was changed since may go out under another id.
         #
         # @param id [String]
         # @param person [Account]
         # @return [Boolean]
-        def settle(id, person:)
+        def saved?(id, person:)
           fresh = dataset.insert_conflict(target: :id).returning(:id).insert(id: id, person_id: person.id, body_digest: GIVEN_UP)
           return false if fresh.to_a.any?
 

@@ -111,7 +111,7 @@ module Server
         @record.recent_readings.map do |row|
           shown = reading(row)
           { kind: 'reading', at: shown[:taken_at], words: [shown[:label], row.position && "battery #{row.position}"].compact.join(', '),
-            spoken: shown[:spoken], verdict: shown[:verdict], summary: shown[:summary], judged_by: shown[:judged_by], job_id: row.job_id, detail: shown[:condition_line] }
+            **shown.slice(:spoken, :verdict, :summary, :judged_by, :job_id), detail: shown[:condition_line] }
         end
       end
 

@@ -6,7 +6,7 @@ module Server
     class Requests < Base
       post '/api/requests/:id/settlement' do
         allow!(:read)
-        json(saved: Models::Request.settle(id_param, person: person))
+        json(saved: Models::Request.saved?(id_param, person: person))
       end
     end
   end

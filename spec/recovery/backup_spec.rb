@@ -6,18 +6,20 @@ require 'open3'
 RSpec.describe 'Backup and restore' do
   before { DemoFleet.fresh }
 
-  around { |example| Dir.mktmpdir { |folder| @folder = folder and example.run } }
+  after do
+    as_admin { |db| db.run("drop database if exists #{restored} with (force)") }
+    FileUtils.remove_entry(folder)
+  end
 
-  after { as_admin { |db| db.run("drop database if exists #{restored} with (force)") } }
-
-  let(:file) { File.join(@folder, 'fleet.backup') }
+  let(:folder) { Dir.mktmpdir }
+  let(:file) { File.join(folder, 'fleet.backup') }
   let(:restored) { 'restored_spec' }
 
   def urls(name) = %w[OWNER_URL DATABASE_URL].to_h { |key| [key, URI(ENV.fetch(key)).tap { |url| url.path = "/#{name}" }.to_s] }
   def as_admin(&block) = Sequel.connect(URI(ENV.fetch('OWNER_URL')).tap { |url| url.path = '/postgres' }.to_s, &block)
 
   def run(*command, **environment)
-    said, status = Open3.capture2e({ 'STATE_DIR' => @folder }.merge(environment.transform_keys(&:to_s)), *command)
+    said, status = Open3.capture2e({ 'STATE_DIR' => folder }.merge(environment.transform_keys(&:to_s)), *command)
     [status.exitstatus, said]
   end
 

@@ -23,7 +23,7 @@ RSpec.describe Wattomneum::Budgets do
   end
 
   it 'stop reading a text that is nested without end, long before its end' do
-    ['a: ' + ('[' * 40_000), "a: #{'{a: ' * 40_000}", "#{'- ' * 40_000}x"].each do |text|
+    ["a: #{'[' * 40_000}", "a: #{'{a: ' * 40_000}", "#{'- ' * 40_000}x"].each do |text|
       clicks = 0
       counting = -> { clicks += 1 }
       Wattomneum::Deadline.within(1_000, clock: counting) { expect(reader.read(text).problems.first.message).to include('nested too deep') }

@@ -20,14 +20,14 @@ RSpec.describe Server::Models::Request do
     write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
     take(job['id'], 'posts_rest', '12.5')
     expect(write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)['readings'].size).to eq(2)
-    expect(Server::Models::Request.with_pk!(id).values.to_s.size).to be < 400
+    expect(described_class.with_pk!(id).values.to_s.size).to be < 400
   end
 
   it 'doubles nothing when it comes back after its record was thrown out: the row is on record, and that is said' do
     id = SecureRandom.uuid
     body = { id: SecureRandom.uuid, test_key: 'posts_rest', value_text: '12.6', conditions: {} }
     write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
-    Server::Models::Request.where(id: id).delete
+    described_class.where(id: id).delete
     write(:post, "/api/jobs/#{job['id']}/readings", body, request_id: id)
     expect([status, error['code'], readings]).to eq([409, 'id_taken', 1])
   end

@@ -42,8 +42,8 @@ FILL = <<~SQL
     select new_reading.id, new_reading.unit_id, job_id, new_battery.id, 1, test_key,
            case test_key when 'battery_test' then 'current' else 'voltage' end, new_reading.position,
            case test_key when 'battery_test' then 650 + 200 * luck when 'ground_drop' then 0.05 + 0.2 * luck else 9.5 + 2 * luck end,
-           '1', case test_key when 'battery_test' then 'A' else 'V' end, case test_key when 'battery_test' then 'rest' else 'cranking' end,
-           'multimeter', taken_at
+           '1', case test_key when 'battery_test' then 'A' else 'V' end, case test_key when 'battery_test' then 'off' else 'cranking' end,
+           case test_key when 'battery_test' then 'battery tester' else 'multimeter' end, taken_at
     from new_reading left join new_battery on new_battery.unit_id = new_reading.unit_id and new_battery.position = new_reading.position;
   insert into withdrawal (reading_id, reason, person_id) select id, 'other battery', 1 from new_reading where luck < 0.01;
   insert into judgement (reading_id, verdict, validity, weight, snapshot, core_version, made_at)

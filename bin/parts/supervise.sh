@@ -38,7 +38,7 @@ dies_too_often() {
 # note_death NAME: says it, and ends the whole when it happens too often.
 note_death() {
   say "$1 died: it is started again"
-  [ -n "${program_pause[$1]:-}" ] || ! dies_too_often "$1" || stop_with "$1 died more than $most_deaths times in $deaths_window_seconds s, so all is stopped; its words are above and in ${state:-var}/log"
+  [ -n "${program_pause[$1]:-}" ] || ! dies_too_often "$1" || stop_with "$1 died more than $most_deaths times within $deaths_window_seconds s, so all is stopped; its words are above and in ${state:-var}/log"
 }
 
 supervise() {

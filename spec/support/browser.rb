@@ -36,6 +36,14 @@ module Browser
   def self.use(name) = Capybara.current_driver = name
   def self.chrome = Capybara.current_session.driver.browser
 
+  # @param account [Server::Models::Account] who is signed in from now on
+  def self.hold_session(account)
+    from = { device: 'Mozilla/5.0 (X11; Linux x86_64) Chrome/156', client_address: '127.0.0.1' }
+    token = Server::Models::Session.begin_for(account, from: from, now: Time.now.utc)
+    chrome.execute_cdp('Network.setCookie', name: Server::SessionCookie::NAME, value: token, httpOnly: true, sameSite: 'Strict',
+                                            url: Capybara.current_session.server.base_url)
+  end
+
   # @return [Array<String>] what the page's log holds beyond expected refusals
   def self.complaints
     chrome.logs.get(:browser).select { |entry| entry.level == 'SEVERE' }.map(&:message).grep_v(EXPECTED)

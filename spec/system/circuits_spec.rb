@@ -116,9 +116,9 @@ RSpec.describe 'Circuits' do
   it 'works a sum out while the figures are typed, and marks the one that is none' do
     click_link 'Sums'
     click_link 'Ghost volts: what hides in series'
-    expect(page).to have_content('1.54 Mohm')
+    expect(page).to have_content('1.54 MΩ')
     fill_in 'Shown, V', with: '11,9'
-    expect(page).to have_content('84.03 kohm')
+    expect(page).to have_content('84.03 kΩ')
     fill_in 'Shown, V', with: 'eleven'
     expect(page).to have_content('"eleven" is not a number')
   end
@@ -154,7 +154,7 @@ RSpec.describe 'Circuits' do
       expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390, question
     end
     visit '/sums/cable_size'
-    expect(page).to have_content('10 mm2')
+    expect(page).to have_content('10 mm²')
     expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
   end
 end

@@ -32,6 +32,8 @@ const queries = new QueryClient({
     queries: {
       retry: (count, error) => count < 2 && !(error instanceof HttpError && error.status >= 400),
       staleTime: 5_000,
+      // A dead network is an answer too: the page says how old it is.
+      networkMode: 'always',
     },
   },
 })

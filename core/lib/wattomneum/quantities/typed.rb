@@ -8,7 +8,7 @@ module Wattomneum
       SIGNS = { '℃' => 'degC', '°C' => 'degC', '° C' => 'degC', '℉' => 'degF', '°F' => 'degF', "\u03A9" => 'ohm', "\u2126" => 'ohm',
                 "\u00B5" => 'u', "\u03BC" => 'u', '²' => '2', '−' => '-', "\u00A0" => ' ', "\u202F" => ' ' }.freeze
       SHORT = { 'C' => 'degC', 'F' => 'degF' }.freeze
-      SPLIT = /\A([+-]?\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?)\s*([a-zA-Z%][a-zA-Z0-9% ]*)?\z/
+      SPLIT = /\A([+-]?\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?)\s*(mm2|[a-zA-Z%]+(?: pp| AC)?)?\z/
       private_constant :SIGNS, :SHORT, :SPLIT
 
       # @param text [String]

@@ -88,6 +88,7 @@ RSpec.describe 'Writing' do
 
   it 'shows both versions of a unit that somebody else changed, and saves what was chosen line by line' do
     visit "/units/#{unit.id}/edit"
+    expect(page).to have_select('Yard', selected: 'High Dam').and have_select('Kind', selected: 'truck')
     fill_in 'Name', with: 'My name for it'
     Server::Models::Unit.where(id: unit.id).update(name: 'Their name', number: 'T-03b', lock_version: unit.lock_version + 1)
     press find_button('Save the unit')

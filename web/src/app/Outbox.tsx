@@ -17,7 +17,7 @@ export function Outbox({ person }: { person: number }) {
     .join(', ')
   return (
     <>
-      <span role="status" className={words ? '' : 'sr-only'}>
+      <span role="status" className={words ? 'fixed right-4 bottom-16 z-10 bg-ground desk:bottom-4' : 'sr-only'}>
         {words && (
           <Button
             className={`whitespace-nowrap ${refused.length > 0 ? 'text-act' : ''}`}

@@ -6,6 +6,7 @@ import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { Waiting } from '../../shared/ui/Waiting'
 import { minutesFrom } from '../../shared/quantities/minutesFrom'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { recordRepair, useBenchForm } from './api'
@@ -59,6 +60,9 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
       values,
     ),
   )
+  // A list that comes after its choice would show another one than it sends.
+  if (!lists) return <Waiting what="causes and actions" />
+
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Part" error={fields.element?.[0]}>
@@ -104,7 +108,7 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
         <Field label="Cause" error={fields.cause?.[0]}>
           {(wiring) => (
             <select {...wiring} {...form.register('cause')}>
-              {lists?.causes.map((cause) => (
+              {lists.causes.map((cause) => (
                 <option key={cause.key} value={cause.key}>
                   {cause.label}
                 </option>
@@ -115,7 +119,7 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
         <Field label="What was done" error={fields.action?.[0]}>
           {(wiring) => (
             <select {...wiring} {...form.register('action')}>
-              {lists?.actions.map((action) => (
+              {lists.actions.map((action) => (
                 <option key={action.key} value={action.key}>
                   {action.label}
                 </option>

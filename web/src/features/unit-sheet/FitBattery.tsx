@@ -6,6 +6,7 @@ import { numberFrom } from '../../shared/quantities/numberFrom'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { Waiting } from '../../shared/ui/Waiting'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { fitBattery, looseBatteries } from './api'
@@ -36,13 +37,16 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
       return fitBattery(unit, { position, battery: rated })
     }, values),
   )
+  // A list that comes after its choice would show another one than it sends.
+  if (!lists || !shelf) return <Waiting what="the shelf" />
+
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <Field label="Which battery">
         {(wiring) => (
           <select {...wiring} {...form.register('which')}>
             <option value={NEW}>A new one</option>
-            {shelf?.batteries.map((battery) => (
+            {shelf.batteries.map((battery) => (
               <option key={battery.id} value={battery.id}>
                 {battery.tag}, {battery.rating_ampere} A {battery.rating_standard}, {battery.type_label}
               </option>
@@ -58,7 +62,7 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
           <Field label="Type">
             {(wiring) => (
               <select {...wiring} {...form.register('type')}>
-                {lists?.battery_types.map((type) => (
+                {lists.battery_types.map((type) => (
                   <option key={type.key} value={type.key}>
                     {type.label}
                   </option>
@@ -73,7 +77,7 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
             <Field label="By which standard">
               {(wiring) => (
                 <select {...wiring} {...form.register('rating_standard')}>
-                  {lists?.rating_standards.map((standard) => (
+                  {lists.rating_standards.map((standard) => (
                     <option key={standard}>{standard}</option>
                   ))}
                 </select>

@@ -6,6 +6,7 @@ import { units } from '../../shared/api/units'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { Waiting } from '../../shared/ui/Waiting'
 import { BothVersions } from '../../shared/writes/BothVersions'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
@@ -49,6 +50,9 @@ export function UnitForm({
   )
   const theirs = saving.error?.theirs
   const yardName = (id: string) => fleet?.yards.find((yard) => yard.id === id)?.name ?? id
+  // A list that comes after its choice would show another one than it sends.
+  if (!lists || !fleet) return <Waiting what="kinds and yards" />
+
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-5 desk:grid-cols-2" noValidate>
       <Field label="Number" error={errors.number?.message} help="As painted on the unit, B-14">
@@ -60,7 +64,7 @@ export function UnitForm({
       <Field label="Kind" error={errors.kind?.message}>
         {(wiring) => (
           <select {...wiring} {...form.register('kind')}>
-            {(lists?.unit_kinds ?? [saving.value.kind]).map((kind) => (
+            {lists.unit_kinds.map((kind) => (
               <option key={kind}>{kind}</option>
             ))}
           </select>
@@ -70,7 +74,7 @@ export function UnitForm({
         {(wiring) => (
           <select {...wiring} {...form.register('yard_id')}>
             <option value="">Choose a yard</option>
-            {fleet?.yards.map((yard) => (
+            {fleet.yards.map((yard) => (
               <option key={yard.id} value={yard.id}>
                 {yard.name}
               </option>

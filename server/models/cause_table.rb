@@ -26,8 +26,15 @@ module Server
         end
       end
 
+      # After which an order that nobody began on is tried where it was asked for: the queue worker may be away.
+      LEFT_ALONE_SECONDS = 5
+
       # @return [Boolean]
       def finished? = !dead_sets.nil?
+
+      # @param now [Time]
+      # @return [Boolean]
+      def left_alone?(now) = !finished? && done.zero? && asked_at < now - LEFT_ALONE_SECONDS
     end
   end
 end

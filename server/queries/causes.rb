@@ -19,7 +19,8 @@ module Server
       def progress
         return if @machine.causes_known?
 
-        row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides)) || work_out
+        row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides))
+        row = work_out if row.nil? || row.left_alone?(Time.now.utc)
         return if row.nil?
         return Progress.new(done: row.done, total: row.total) unless row.finished?
 

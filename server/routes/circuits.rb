@@ -48,6 +48,8 @@ module Server
 
       get '/api/circuits/:id/common-cause' do
         allow!(:read)
+        # What is no word of this sheet is said at once, not after the work.
+        Wattomneum::Circuits::Questions::CommonCause.listed(machine.circuit, dead: listed('dead'), working: listed('working'))
         going_on = Queries::Causes.new(machine, version, overrides).progress
         next worked_out { answers.common_cause(listed('dead'), listed('working')) } if going_on.nil?
 

@@ -8,6 +8,11 @@ RSpec.describe 'Writing' do
   before { sign_in_as('electrician') }
   after { Interference.stop }
 
+  def leave
+    click_button 'Sign out'
+    expect(page).to have_field('E-mail')
+  end
+
   def readings = Server::Models::Reading.where(job_id: job.id).count
 
   def open_pad
@@ -125,13 +130,13 @@ RSpec.describe 'Writing' do
     click_button 'Record a repair'
     fill_in 'Parts', with: 'Not for other eyes'
     visit '/'
-    click_button 'Sign out'
+    leave
     sign_in_as('lead')
     visit "/jobs/#{job.id}"
     click_button 'Record a repair'
     expect(page).to have_field('Parts', with: '')
     visit '/'
-    click_button 'Sign out'
+    leave
     sign_in_as('electrician')
     visit "/jobs/#{job.id}"
     click_button 'Record a repair'

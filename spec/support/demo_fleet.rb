@@ -3,18 +3,27 @@
 require 'concurrent/atomic/atomic_boolean'
 require_relative '../../demo/load'
 
-# The demo fleet in the test database, laid anew for each example by the role that owns it: made once, then copied back.
+# The demo fleet in the test database, laid anew for each example that writes by the role that owns it: made once, then copied back.
 module DemoFleet
   COPY = 'demo_copy'
   MADE = Concurrent::AtomicBoolean.new(false)
+  # Nobody has written since it was laid: an example that only looks may have it as it is.
+  UNTOUCHED = Concurrent::AtomicBoolean.new(false)
 
-  def self.fresh
+  # @param only_looks [Boolean] writes nothing itself
+  def self.fresh(only_looks: false)
+    return if only_looks && UNTOUCHED.true?
+
+    UNTOUCHED.value = only_looks
     as_owner do |owner|
       tables = owner.tables - %i[schema_info] - owner.tables.grep(/\Aque_(values|lockers)/)
       owner.run("truncate #{tables.map { |table| owner.literal(Sequel.identifier(table)) }.join(', ')} restart identity cascade")
       MADE.true? ? copy_back(owner, tables) : make(owner, tables)
     end
   end
+
+  # Whoever writes leaves a request.
+  def self.written? = !Server::DB[:request].empty?
 
   # A fleet that has people, yards and sheets, and no unit yet.
   def self.without_units = as_owner { |owner| owner.run('truncate unit, battery cascade') }

@@ -23,7 +23,7 @@ RSpec.describe 'Accessibility' do
     end
   end
 
-  it 'has nothing serious or critical on any view, in either theme' do
+  it 'has nothing serious or critical on any view, in either theme', :only_looks do
     visit '/'
     expect(page).to have_field('E-mail')
     expect_clean('sign-in')
@@ -40,7 +40,7 @@ RSpec.describe 'Accessibility' do
     end
   end
 
-  it 'has nothing serious or critical on the pad and the sheets over a page, in either theme' do
+  it 'has nothing serious or critical on the pad and the sheets over a page, in either theme', :only_looks do
     sign_in_as('lead')
     visit "/jobs/#{Server::Models::Job.first(unit_id: Server::Models::Unit.first(number: 'B-14').id).id}"
     find('[data-step] button').click

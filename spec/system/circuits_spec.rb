@@ -11,7 +11,7 @@ RSpec.describe 'Circuits' do
 
   def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
 
-  it 'lands on a pin typed into the box, and says what should be there, where it comes from and what interrupts it' do
+  it 'lands on a pin typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks do
     find('body').send_keys('/')
     fill_in 'Find a unit, battery or job', with: 'A1:A/1'
     find('[role=option]', text: 'on T-03').click
@@ -26,7 +26,7 @@ RSpec.describe 'Circuits' do
     within('section[aria-label="Goes to ground"]') { expect(page).to have_content('A1 Engine control unit') }
   end
 
-  it 'lands on a component by its first pin, and on a pin with a sign in its name' do
+  it 'lands on a component by its first pin, and on a pin with a sign in its name', :only_looks do
     { 'K11' => 'K11:30', 'BAT:+' => 'BAT:+' }.each do |typed, landed|
       find('body').send_keys('/')
       fill_in 'Find a unit, battery or job', with: typed
@@ -36,7 +36,7 @@ RSpec.describe 'Circuits' do
     end
   end
 
-  it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet' do
+  it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet', :only_looks do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     row = -> { find(:xpath, "//tr[.//button[@aria-label='Pin A1:A/1']]") }
     expect(row.call).to have_content('24.99 V')
@@ -51,7 +51,7 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'S2:15')
   end
 
-  it 'opens one ground and shows what falls dead in which state' do
+  it 'opens one ground and shows what falls dead in which state', :only_looks do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     click_button 'open this: G6'
     expect(page).to have_css('h2', text: 'G6 open')
@@ -59,7 +59,7 @@ RSpec.describe 'Circuits' do
     within('section[aria-label="Key on"]') { expect(page).to have_content('Coolant temperature moves') }
   end
 
-  it 'ranks the common cause of what is dead and what works' do
+  it 'ranks the common cause of what is dead and what works', :only_looks do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
     ['Fuel pump', 'Fuel heater'].each { |name| find("[role=radiogroup][aria-label='#{name}']").click_button('dead') }
@@ -71,7 +71,7 @@ RSpec.describe 'Circuits' do
     end
   end
 
-  it 'says what to look at next to tell the causes apart, and takes the answer on the spot' do
+  it 'says what to look at next to tell the causes apart, and takes the answer on the spot', :only_looks do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
     find('[role=radiogroup][aria-label="Fuel pump"]').click_button('dead')
@@ -86,7 +86,7 @@ RSpec.describe 'Circuits' do
     within('section[aria-label="Common cause"]') { expect(find('li', text: '1.')).to have_content('M2 Fuel pump') }
   end
 
-  it 'lists what stays live with the isolator open' do
+  it 'lists what stays live with the isolator open', :only_looks do
     open_sheet('T-03', 'Auxiliary heater, long frame run')
     click_button 'What stays live'
     choose_state('Isolator open')
@@ -113,7 +113,7 @@ RSpec.describe 'Circuits' do
     expect(page).to have_content('wire 7 goes to K11:99, which relay K11 has not')
   end
 
-  it 'works a sum out while the figures are typed, and marks the one that is none' do
+  it 'works a sum out while the figures are typed, and marks the one that is none', :only_looks do
     click_link 'Sums'
     click_link 'Ghost volts: what hides in series'
     expect(page).to have_content('1.54 MΩ')
@@ -123,7 +123,7 @@ RSpec.describe 'Circuits' do
     expect(page).to have_content('"eleven" is not a number')
   end
 
-  it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone' do
+  it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
     press = ->(*keys) { page.driver.browser.action.send_keys(*keys).perform }
     focused = -> { page.driver.browser.switch_to.active_element }
     tab_to = ->(name) { 200.times { focused.call.accessible_name == name ? break : press.call(:tab) } }
@@ -144,7 +144,7 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'G8 open')
   end
 
-  it 'fits a phone without sideways scroll', :phone do
+  it 'fits a phone without sideways scroll', :only_looks, :phone do
     id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
                                          sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)
     ['?pin=A1:A/1', '?wire=66', '?open=G6', '?ask=cause', '?ask=live', '?ask=conflicts'].each do |question|

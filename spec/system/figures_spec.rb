@@ -13,7 +13,7 @@ RSpec.describe 'Figures' do
   JS
   let(:signs) { '0123456789.,−°ΩµμmkMV²%·×Åéøßñł' }
 
-  it 'are drawn by the faces that ship, each sign in each weight' do
+  it 'are drawn by the faces that ship, each sign in each weight', :only_looks do
     sign_in_as('reader')
     [["'Source Sans 3'", [400, 600]], ["'Archivo Narrow', 'Source Sans 3'", [500, 700]]].each do |stack, weights|
       weights.each { |weight| expect([stack, weight, page.evaluate_async_script(async(widths), stack, weight, signs)]).to eq([stack, weight, []]) }
@@ -27,7 +27,7 @@ RSpec.describe 'Figures' do
     [...document.querySelectorAll('#{selector}')].map((text) => parseFloat(getComputedStyle(text).fontSize) * text.getScreenCTM().a)
   JS
 
-  it 'of a loop keep their size at every width, and units are written as people write them' do
+  it 'of a loop keep their size at every width, and units are written as people write them', :only_looks do
     sign_in_as('electrician')
     [[1280, 800], [1000, 800], [800, 900], [390, 844]].each do |width, height|
       Browser.chrome.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: false)
@@ -43,7 +43,7 @@ RSpec.describe 'Figures' do
     Browser.chrome.execute_cdp('Emulation.clearDeviceMetricsOverride')
   end
 
-  it 'of a page that can not be asked for again stay, with their age, and single keys do nothing behind a sheet or when turned off' do
+  it 'of a page that can not be asked for again stay, with their age, and single keys do nothing behind a sheet or when turned off', :only_looks do
     sign_in_as('electrician')
     visit "/jobs/#{Server::Models::Job.first(state: 'open').id}"
     expect(page).to have_css('[data-step]').and have_title(/Job \d+, .* Wattomneum/)

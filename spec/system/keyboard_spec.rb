@@ -57,7 +57,7 @@ RSpec.describe 'By keyboard alone' do
   end
 
   def work_by_keyboard(unit)
-    Bench::MOST_STEPS.times do
+    Journey::MOST_STEPS.times do
       step = next_step
       key_step(step, unit)
       break if step[:kind] == 'close'
@@ -84,7 +84,7 @@ RSpec.describe 'By keyboard alone' do
   end
 
   def key_reading(step, unit)
-    measured = unit.measure(step[:test], position: step[:position].empty? ? nil : step[:position])
+    measured = unit.measure(step[:test], position: step[:position])
     before = readings_shown
     blur_and_press('n')
     expect(page).to have_css('form[aria-label^="Reading"]')

@@ -72,7 +72,7 @@ RSpec.describe 'People and yards' do
     expect(page).to have_select('Yard', with_options: ['Far Quarry'])
   end
 
-  it 'shows neither to anybody else' do
+  it 'shows neither to anybody else', :only_looks do
     sign_in_as('electrician')
     click_link 'House rules'
     expect(page).to have_css('h2', text: 'Limits')

@@ -21,7 +21,7 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     end
   end
 
-  it 'takes digits by thumb, with targets of 48 px or more' do
+  it 'takes digits by thumb, with targets of 48 px or more', :only_looks do
     job = Server::Models::Job.first(state: 'open')
     visit "/jobs/#{job.id}"
     select 'Posts of the bank, engine stopped', from: 'Another test'

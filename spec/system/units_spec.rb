@@ -55,7 +55,7 @@ RSpec.describe 'Units and their batteries' do
     end
   end
 
-  it 'keeps a half-entered unit over a reload' do
+  it 'keeps a half-entered unit over a reload', :only_looks do
     sign_in_as('electrician')
     visit '/units/new'
     fill_in 'Number', with: 'B-79'
@@ -95,7 +95,7 @@ RSpec.describe 'Units and their batteries' do
     Browser.chrome.execute_cdp('Emulation.setTimezoneOverride', timezoneId: '')
   end
 
-  it 'gives readings as CSV and a job as JSON' do
+  it 'gives readings as CSV and a job as JSON', :only_looks do
     sign_in_as('electrician')
     find_unit('B-15')
     expect(find_link('All readings as CSV')['href']).to match(%r{/api/units/[0-9a-f-]+/readings\.csv\z})

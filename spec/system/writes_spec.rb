@@ -43,6 +43,8 @@ RSpec.describe 'Writing' do
     open_pad
     expect(page).to have_field('Reading', with: '25.3')
     press find_button('Save the reading')
+    # The evidence counted it before it was sent again: only the pad tells that the answer came.
+    expect(page).to have_no_field('Reading')
     expect(page).to have_css('#evidence span', exact_text: '1')
     expect(readings).to eq(1)
 

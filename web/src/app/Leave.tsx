@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { signOut } from '../features/sign-in'
+import { signOut } from '../shared/api/sessions'
 import { useOutbox } from '../shared/outbox/useOutbox'
 import { Button } from '../shared/ui/Button'
 import { ErrorNote } from '../shared/ui/ErrorNote'

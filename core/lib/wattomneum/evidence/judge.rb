@@ -33,7 +33,7 @@ module Wattomneum
       # A limit that a printed table gives at this temperature, remembered like the others.
       def table_limit(id, value, table)
         data = Batteries::Tables::DATA.fetch(table)
-        @limits_used |= [Limits::Limit.new(id: id, system_volt: 'any', value: value, unit: 'V',
+        @limits_used |= [Limits::Limit.new(id: id, words: data.fetch('words'), system_volt: 'any', value: value, unit: 'V',
                                            source_kind: data.fetch('source_kind'), source: data.fetch('source'))]
         value
       end

@@ -139,7 +139,8 @@ RSpec.describe Wattomneum::Batteries do
 
     it 'is proof, and names the table as its limit' do
       expect(loaded(9.2).weight).to eq('proof')
-      expect(loaded(9.2).limits.map(&:id)).to include('battery.load_test_least')
+      expect(loaded(9.2).limits.map { |limit| [limit.id, limit.name] })
+        .to include(['battery.load_test_least', 'Least volts under load at this temperature'])
     end
 
     it 'counts for nothing with a load too light' do

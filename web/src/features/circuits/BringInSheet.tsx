@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useWrite } from '../../shared/writes/useWrite'
-import { bringInSheet, type SheetLine } from './api'
+import { bringInSheet, type SheetLine } from '../../shared/api/circuits'
 
 interface Typed {
   content: string

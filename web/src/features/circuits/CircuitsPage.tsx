@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { Sheet } from '../../shared/ui/Sheet'
-import { library, type SheetLine } from './api'
+import { library, type SheetLine } from '../../shared/api/circuits'
 import { BringInSheet } from './BringInSheet'
 import { FitSheet } from './FitSheet'
 import { Shown } from '../../shared/page/Shown'
@@ -17,7 +17,7 @@ function SheetLink({ line }: { line: SheetLine }) {
         to={`/circuits/${line.id}`}
         className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 dense:min-h-9"
       >
-        <span className="underline decoration-hair underline-offset-4">{line.title}</span>
+        <span className="link-words">{line.title}</span>
         <span className="flex-none text-quiet">
           {line.system_volt} V{line.n > 1 && `, version ${line.n}`}
           {line.overridden > 0 && `, ${line.overridden} of its own`}
@@ -61,7 +61,7 @@ export function CircuitsPage() {
               {data.units.map((unit) => (
                 <section key={unit.id} aria-label={unit.number} className="break-inside-avoid pb-6">
                   <h2 className="rule-below pb-1 text-lead">
-                    <Link to={`/units/${unit.id}`} className="no-underline">
+                    <Link to={`/units/${unit.id}`} className="link-words">
                       {unit.number} <span className="font-medium text-quiet">{unit.name}</span>
                     </Link>
                   </h2>

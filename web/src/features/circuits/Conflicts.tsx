@@ -5,7 +5,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
-import { rule, unitCircuits, type UnitCircuits } from './api'
+import { rule, unitCircuits, type UnitCircuits } from '../../shared/api/circuits'
 import { Shown } from '../../shared/page/Shown'
 
 const UNSAID = { choice: '', note: '' }

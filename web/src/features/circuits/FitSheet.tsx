@@ -4,7 +4,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
-import { fitSheet, type SheetLine, type UnitCircuits } from './api'
+import { fitSheet, type SheetLine, type UnitCircuits } from '../../shared/api/circuits'
 
 const UNSAID = { unitId: '', versionId: '' }
 

@@ -4,7 +4,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
 import { Button } from '../../shared/ui/Button'
-import { live, type SheetTable } from './api'
+import { live, type SheetTable } from '../../shared/api/circuits'
 import { spokenPin, spokenVolt } from './spoken'
 
 const OPENS = ['isolator', 'fuse', 'fusible link', 'switch', 'relay', 'connector']

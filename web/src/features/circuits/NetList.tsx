@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { Button } from '../../shared/ui/Button'
-import type { CircuitNet } from './api'
+import type { CircuitNet } from '../../shared/api/circuits'
 import { spokenPin } from './spoken'
 
 const ROLE: Record<string, string> = {

@@ -1,5 +1,6 @@
 import { Button } from '../../shared/ui/Button'
-import { ANSWERS, type Answer, type CircuitItem, type NextLook as Look } from './api'
+import { ANSWERS, type Answer } from './answers'
+import type { CircuitItem, NextLook as Look } from '../../shared/api/circuits'
 import { spokenItem } from './spoken'
 
 const few = (items: CircuitItem[]) =>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { opening, type SheetTable } from './api'
+import { opening, type SheetTable } from '../../shared/api/circuits'
 import { spokenVolt } from './spoken'
 import { Shown } from '../../shared/page/Shown'
 

@@ -1,5 +1,5 @@
 import { Button } from '../../shared/ui/Button'
-import type { CircuitPath } from './api'
+import type { CircuitPath } from '../../shared/api/circuits'
 import { spokenAmpere, spokenPin, spokenVolt } from './spoken'
 
 type Step = CircuitPath['steps'][number]

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { pin as pinQuery, type PinAnswer } from './api'
+import { pin as pinQuery, type PinAnswer } from '../../shared/api/circuits'
 import { NetList } from './NetList'
 import { PathLine } from './PathLine'
 import { spokenPin, spokenVolt } from './spoken'

@@ -1,5 +1,5 @@
 import { Button } from '../../shared/ui/Button'
-import type { SheetPart, SheetTable } from './api'
+import type { SheetPart, SheetTable } from '../../shared/api/circuits'
 import { spokenVolt } from './spoken'
 
 function PartRows({

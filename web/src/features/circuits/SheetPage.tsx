@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
 import { Segments } from '../../shared/ui/Segments'
 import { useWide } from '../../shared/ui/useWide'
-import { library, sheet as sheetQuery, type SheetTable } from './api'
+import { library, sheet as sheetQuery, type SheetTable } from '../../shared/api/circuits'
 import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
 import { LivePanel } from './LivePanel'
@@ -115,7 +115,7 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
       <div className="flex flex-wrap items-end justify-between gap-x-6">
         <h1 className="text-display leading-tight">
           {sheet.unit && (
-            <Link to={`/units/${sheet.unit.id}`} className="no-underline">
+            <Link to={`/units/${sheet.unit.id}`} className="link-words">
               {sheet.unit.number}{' '}
             </Link>
           )}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from '../../shared/ui/Button'
-import { wire as wireQuery } from './api'
+import { wire as wireQuery } from '../../shared/api/circuits'
 import { NetList } from './NetList'
 import { Shown } from '../../shared/page/Shown'
 

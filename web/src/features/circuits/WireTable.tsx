@@ -1,5 +1,5 @@
 import { Button } from '../../shared/ui/Button'
-import type { SheetWire } from './api'
+import type { SheetWire } from '../../shared/api/circuits'
 import { spokenAmpere, spokenPin } from './spoken'
 
 /** The wire list, with the current of the chosen key state. */

@@ -1,4 +1,4 @@
-import type { SheetTable } from './api'
+import type { SheetTable } from '../../shared/api/circuits'
 import type { Place } from './useSheetPlace'
 
 const holds = (words: string, ...texts: (string | null)[]) => texts.some((text) => text?.toLowerCase().includes(words))

@@ -1,4 +1,4 @@
-import type { CircuitItem } from './api'
+import type { CircuitItem } from '../../shared/api/circuits'
 
 /** Volts as a meter shows them; what nothing leads to has none. */
 export function spokenVolt(volt: number | null): string {

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { useKey } from '../../shared/keys/useKey'
-import { find } from './api'
+import { find } from '../../shared/api/find'
 
 const FOLDER: Record<string, string> = { unit: 'units', job: 'jobs', circuit: 'circuits' }
 

@@ -5,7 +5,7 @@ import { Limits } from './Limits'
 import { People } from './People'
 import { Yards } from './Yards'
 import { useWrite } from '../../shared/writes/useWrite'
-import { chooseSchool, houseRules, type Rules, type School } from './api'
+import { chooseSchool, houseRules, type Rules, type School } from '../../shared/api/houseRules'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 

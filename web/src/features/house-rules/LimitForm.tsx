@@ -6,7 +6,7 @@ import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { useWrite } from '../../shared/writes/useWrite'
-import { limitAsShipped, setLimit, type Limit, type Rules } from './api'
+import { limitAsShipped, setLimit, type Limit, type Rules } from '../../shared/api/houseRules'
 
 const NOTHING = {}
 

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { Field } from '../../shared/ui/Field'
 import { Sheet } from '../../shared/ui/Sheet'
-import type { Limit } from './api'
+import type { Limit } from '../../shared/api/houseRules'
 import { LimitForm } from './LimitForm'
 
 const matches = (limit: Limit, words: string) =>

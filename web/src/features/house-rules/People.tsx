@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { people } from './api'
+import { people } from '../../shared/api/people'
 import { PersonForm } from './PersonForm'
 import { Roster } from './Roster'
 

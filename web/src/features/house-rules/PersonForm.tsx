@@ -3,7 +3,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { addPerson, changePerson, type FleetPerson, type Role } from './api'
+import { addPerson, changePerson, type FleetPerson, type Role } from '../../shared/api/people'
 
 const ROLES: { key: Role; words: string }[] = [
   { key: 'electrician', words: 'electrician: measures, mends, closes' },

@@ -3,7 +3,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { addYard, changeYard, type Yard } from './api'
+import { addYard, changeYard, type Yard } from '../../shared/api/yards'
 
 /** Add a yard or change one; its clock tells when things happened there. */
 export function YardForm({

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { yards } from './api'
+import { yards } from '../../shared/api/yards'
 import { Roster } from './Roster'
 import { YardForm } from './YardForm'
 

@@ -1,7 +1,8 @@
 import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { noteDisturbance, putBack, useBenchWrite } from './api'
+import { noteDisturbance, putBack } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 
 const NOTHING = {}
 const UNSAID = { what: '' }

@@ -2,7 +2,8 @@ import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { endJob, useBenchWrite, type Ending } from './api'
+import { endJob, type Ending } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 
 const NO_REASON = { reason: '' }
 

@@ -6,7 +6,8 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WeightTicks } from '../../shared/ui/WeightTicks'
-import { useBenchWrite, withdrawReading } from './api'
+import { useBenchWrite } from './useBenchWrite'
+import { withdrawReading } from '../../shared/api/jobs'
 import { Why } from './Why'
 
 const NO_REASON = { reason: '' }

@@ -2,7 +2,8 @@ import type { JobBench, Ladder } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { condemn, useBenchWrite } from './api'
+import { condemn } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 
 const MARK = { done: 'sound', failed: 'act', open: 'unproven' } as const
 const WORD = { done: 'done', failed: 'fault lies here', open: 'open' } as const

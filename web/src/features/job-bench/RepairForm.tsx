@@ -9,7 +9,8 @@ import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
 import { minutesFrom } from '../../shared/quantities/minutesFrom'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
-import { recordRepair, useBenchForm } from './api'
+import { recordRepair } from '../../shared/api/jobs'
+import { useBenchForm } from './useBenchWrite'
 
 const lines = (text: string) =>
   text

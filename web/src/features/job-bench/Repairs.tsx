@@ -2,7 +2,8 @@ import type { JobBench, Reading, Repair } from '../../shared/api/types'
 import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { makePermanent, useBenchWrite } from './api'
+import { makePermanent } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 
 const PROOF = { proved: 'sound', failed: 'act', void: 'unproven', missing: 'unproven', unnamed: 'unproven' } as const
 const PROOF_WORDS = {

@@ -27,7 +27,7 @@ export function TakenWith({
         <span>
           {words}, {instrument}
         </span>
-        <span className="font-label underline decoration-hair underline-offset-4">change</span>
+        <span className="font-label link-words">change</span>
       </summary>
       <div className="grid grid-cols-2 gap-4">
         <Field label="State">

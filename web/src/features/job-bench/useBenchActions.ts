@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
-import { condemn, endJob, useBenchWrite } from './api'
+import { condemn, endJob } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 import type { PadTarget } from './pad'
 
 /** What the next-step button does, by the kind of step. */

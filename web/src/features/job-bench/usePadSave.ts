@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { JobBench, TestCard } from '../../shared/api/types'
-import { correctReading, takeReading, useBenchWrite } from './api'
+import { correctReading, takeReading } from '../../shared/api/jobs'
+import { useBenchWrite } from './useBenchWrite'
 import { EMPTY_DRAFT, entryFrom, type PadDraft, type PadTarget } from './pad'
 
 /** What is on the pad, and its way to the server: as a new reading, or as the correction of one. */

@@ -4,7 +4,7 @@ import { spokenAge, spokenDay } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
-import { jobs, type JobState } from './api'
+import { jobs, type JobState } from '../../shared/api/jobs'
 import { useTitle } from '../../shared/page/useTitle'
 
 const STATES: JobState[] = ['open', 'parked', 'closed', 'cancelled']
@@ -47,9 +47,7 @@ export function JobList() {
               className="grid items-baseline gap-x-6 py-3 no-underline hover:bg-hair/40 desk:grid-cols-[4rem_16rem_1fr_auto]"
             >
               <span className="text-quiet">{job.number}</span>
-              <span className="font-label text-lead font-bold underline decoration-hair underline-offset-4">
-                {job.unit}
-              </span>
+              <span className="font-label text-lead font-bold link-words">{job.unit}</span>
               <span>
                 {job.complaint}
                 {job.parked_missing && <span className="block text-quiet">Missing: {job.parked_missing}</span>}

@@ -7,7 +7,8 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { openJob, unitToOpenOn } from './api'
+import { openJob } from '../../shared/api/jobs'
+import { unitSheet } from '../../shared/api/units'
 import { useTitle } from '../../shared/page/useTitle'
 
 interface Intake {
@@ -31,7 +32,7 @@ export function NewJobPage() {
 function IntakeForm({ id }: { id: string }) {
   useTitle('Open a job')
   const navigate = useNavigate()
-  const { data: unit } = useQuery(unitToOpenOn(id))
+  const { data: unit } = useQuery(unitSheet(id))
   const { data: lists } = useQuery(catalogue())
   const opening = useFormWrite<Intake, JobBench>({
     name: `intake:${id}`,

@@ -5,7 +5,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
 import { useWrite } from '../../shared/writes/useWrite'
-import { endSession, openSessions } from './api'
+import { endSession, openSessions } from '../../shared/api/sessions'
 
 const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 

@@ -3,7 +3,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { changePassword } from './api'
+import { changePassword } from '../../shared/api/sessions'
 
 const EMPTY = { current: '', fresh: '' }
 

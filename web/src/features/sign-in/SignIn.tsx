@@ -3,7 +3,7 @@ import type { Person } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { useSignIn } from './api'
+import { useSignIn } from './useSignIn'
 
 /** E-mail and password; used as a page, and over a page when the session ran out in the middle of work. */
 export function SignIn({ onDone }: { onDone: (person: Person) => void }) {

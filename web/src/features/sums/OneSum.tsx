@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Field } from '../../shared/ui/Field'
 import { useDraft } from '../../shared/drafts/useDraft'
 import type { HttpError } from '../../shared/api/http'
-import { worked, type Sum, type Typed } from './api'
+import { worked, type Sum, type Typed } from '../../shared/api/sums'
 
 type Input = Sum['inputs'][number]
 

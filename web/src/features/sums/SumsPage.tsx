@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
-import { sums } from './api'
+import { sums } from '../../shared/api/sums'
 import { OneSum } from './OneSum'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -31,7 +31,7 @@ export function SumsPage() {
                             <Link
                               to={`/sums/${sum.key}`}
                               aria-current={sum.key === chosen?.key ? 'page' : undefined}
-                              className={`flex min-h-12 items-center no-underline dense:min-h-8 ${sum.key === chosen?.key ? 'font-bold' : 'hover:underline'}`}
+                              className={`flex min-h-12 items-center dense:min-h-8 ${sum.key === chosen?.key ? 'font-bold no-underline' : 'link-words'}`}
                             >
                               {sum.title}
                             </Link>

@@ -31,7 +31,7 @@ function EmptyFleet() {
             to={step.path}
             className={`flex flex-col gap-1 py-4 no-underline ${index === 0 ? '-mx-4 bg-copper px-4 text-on-copper' : 'hover:bg-hair/40'}`}
           >
-            <span className="font-label text-lead font-bold">{step.words}</span>
+            <span className="link-words font-label text-lead font-bold">{step.words}</span>
             <span className={index === 0 ? '' : 'text-quiet'}>{step.why}</span>
           </Link>
         </li>

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { glued } from '../../shared/quantities/glued'
 import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { today } from './api'
+import { today } from '../../shared/api/today'
 import { NothingDown } from './NothingDown'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -34,7 +34,7 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
         <span className={first ? '[&_span]:text-on-copper' : ''}>
           <VerdictMark verdict={line.verdict} />
         </span>
-        <span className="font-label text-lead font-bold underline decoration-1 underline-offset-4">{line.unit}</span>
+        <span className="font-label text-lead font-bold link-words">{line.unit}</span>
         <span className="col-span-2 desk:col-span-1">
           {glued(line.words)}
           <span className={`block ${first ? '' : 'text-quiet'}`}>

@@ -7,7 +7,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
-import { takeOff } from './api'
+import { takeOff } from '../../shared/api/units'
 import { FitBattery } from './FitBattery'
 import { HealthLine } from './HealthLine'
 

@@ -9,7 +9,8 @@ import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { fitBattery, looseBatteries } from './api'
+import { fitBattery } from '../../shared/api/units'
+import { looseBatteries } from '../../shared/api/batteries'
 
 const NEW = 'new'
 

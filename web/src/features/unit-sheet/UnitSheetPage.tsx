@@ -8,7 +8,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
-import { bringBack, retire, unitSheet } from './api'
+import { bringBack, retire, unitSheet } from '../../shared/api/units'
 import { Batteries } from './Batteries'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
@@ -124,7 +124,9 @@ export function UnitSheetPage() {
                   >
                     <VerdictMark verdict="watch" word={false} />
                     <span>
-                      <span className="font-label font-bold">Temporary: {repair.element_label.toLowerCase()}</span>
+                      <span className="link-words font-label font-bold">
+                        Temporary: {repair.element_label.toLowerCase()}
+                      </span>
                       <span className="block text-quiet">
                         holds until {spokenDate(repair.temporary_until)}, {repair.reason?.toLowerCase()}
                       </span>

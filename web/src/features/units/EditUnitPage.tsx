@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useNavigate, useParams } from 'react-router'
-import { unit } from './api'
+import { unitSheet } from '../../shared/api/units'
 import { UnitForm } from './UnitForm'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -8,7 +8,7 @@ import { useTitle } from '../../shared/page/useTitle'
 export function EditUnitPage() {
   const { id = '' } = useParams()
   const navigate = useNavigate()
-  const asked = useQuery(unit(id))
+  const asked = useQuery(unitSheet(id))
   useTitle(asked.data ? `Edit ${asked.data.number}` : '')
   return (
     <Shown asked={asked} what="the unit">

@@ -10,7 +10,7 @@ import { Waiting } from '../../shared/ui/Waiting'
 import { BothVersions } from '../../shared/writes/BothVersions'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { changeUnit, enterUnit } from './api'
+import { changeUnit, enterUnit } from '../../shared/api/units'
 import { emptyUnit, fromSheet, merged, toInput, unlike, type UnitFields } from './unitFields'
 
 const BANKS = [

@@ -67,9 +67,7 @@ export function UnitList() {
                             to={`/units/${unit.id}`}
                             className="grid min-h-12 grid-cols-[4.5rem_1fr_auto] items-center gap-3 py-2 no-underline hover:bg-hair/40"
                           >
-                            <span className="font-label text-lead font-bold underline decoration-hair underline-offset-4">
-                              {unit.number}
-                            </span>
+                            <span className="font-label text-lead font-bold link-words">{unit.number}</span>
                             <span>
                               {unit.name}
                               <span className="block text-quiet">{unit.system}</span>

@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import { HttpError } from '../api/http'
 import { fateOf } from '../writes/fate'
 import { send } from '../writes/send'
-import type { Wish } from '../writes/wish'
+import type { Wish } from '../api/wish'
 
 /** A write that waits on this device for the network, under the id it goes out with. */
 export interface Entry {

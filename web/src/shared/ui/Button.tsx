@@ -5,8 +5,8 @@ const LOOK = {
   main: 'px-4 border border-copper text-copper hover:bg-copper hover:text-on-copper',
   filled: 'px-4 border border-on-copper bg-on-copper text-copper',
   /** a name in a row that is pressed */
-  inline: 'font-label underline decoration-hair underline-offset-4 hover:decoration-ink dense:min-h-8',
-  quiet: 'underline decoration-hair underline-offset-4 hover:decoration-ink',
+  inline: 'font-label link-words hover:decoration-current dense:min-h-8',
+  quiet: 'link-words hover:decoration-current',
 }
 
 export function Button({

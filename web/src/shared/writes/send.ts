@@ -1,5 +1,5 @@
 import { client, HttpError, readReply, request } from '../api/http'
-import type { Wish } from './wish'
+import type { Wish } from '../api/wish'
 
 /** Sends a wish under its id: the same id is the same request, however often it goes out. */
 export async function send(wish: Wish, id: string): Promise<unknown> {

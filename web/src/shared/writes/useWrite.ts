@@ -7,7 +7,7 @@ import { usePerson } from '../session/session'
 import { dropDraft, freshDraft, keepDraft, readDraft, type Draft } from './drafts'
 import { fateOf } from './fate'
 import { send, settle } from './send'
-import type { TypedWish } from './wish'
+import type { TypedWish } from '../api/wish'
 
 interface Options<T, Reply> {
   /** Names what is written: draft, request id and base version are kept under it. Give the component the same key. */

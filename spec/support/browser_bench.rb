@@ -1,17 +1,10 @@
 # frozen_string_literal: true
 
-# Works on a job as its next step says, with readings from a unit that hides a fault; nothing is typed from an expected verdict.
-module Bench
-  MOST_STEPS = 45
-  Hidden = Wattomneum::Simulation::Fault
+require_relative 'journey'
 
-  # @return [Wattomneum::Simulation::SimulatedUnit] the unit of the database with a fault in it
-  def simulated(number, element, kind, amount = nil, position = nil, seed: 1)
-    unit = Server::Models::Unit.first(number: number)
-    batteries = Server::Models::Fitting.current.where(unit_id: unit.id).eager(:battery).all.to_h { |one| [one.position, one.battery.to_core] }
-    Wattomneum::Simulation::SimulatedUnit.new(system: unit.core_system(batteries), seed: seed, temperature_celsius: 8.0,
-                                              faults: [Hidden.new(element: element, kind: kind, amount: amount, position: position)])
-  end
+# A job worked on as its screens offer it.
+module BrowserBench
+  include Journey
 
   def find_unit(number)
     find('body').send_keys('/')
@@ -31,40 +24,16 @@ module Bench
 
   def next_step
     card = find('[data-step]')
-    { kind: card['data-step'], test: card['data-test'], position: card['data-position'], element: card['data-element'],
-      title: card.find('h2').text }
+    %i[test position element].to_h { |name| [name, card["data-#{name}"]] }.reject { |_, said| said.empty? }.merge(kind: card['data-step'])
   end
 
-  # @return [Array<String>] kinds of the steps taken, in order
-  def work_to_the_end(unit)
-    kinds = []
-    MOST_STEPS.times do
-      step = next_step
-      kinds << step[:kind]
-      break if step[:kind] == 'watch'
-
-      do_step(step, unit)
-      break if step[:kind] == 'close'
-    end
-    kinds
-  end
-
-  def do_step(step, unit)
-    case step[:kind]
-    when 'repair', 'condemn' then record_repair(step, unit)
-    when 'put_back' then put_everything_back
-    when 'close'
-      find('[data-step] button').click
-      expect(page).to have_content('This job is closed')
-    else
-      unit.charge(step[:position]) if step[:kind] == 'charge'
-      take_reading(step, unit)
-    end
+  def close_job
+    find('[data-step] button').click
+    expect(page).to have_content('This job is closed')
   end
 
   def take_reading(step, unit)
-    position = step[:position].empty? ? nil : step[:position]
-    measured = unit.measure(step[:test], position: position)
+    measured = unit.measure(step[:test], position: step[:position])
     before = readings_shown
     find('[data-step] button').click
     within('form[aria-label^="Reading"]') { enter(measured) }
@@ -110,7 +79,7 @@ module Bench
 
   def asked? = page.has_css?('form [role=alert] button', wait: 0)
 
-  def record_repair(step, unit)
+  def record_repair(_step)
     expect(find('[data-step]')).to have_text('rounded post off first')
     find('[data-step] button').click
     within('[role=dialog]') do
@@ -119,7 +88,12 @@ module Bench
       click_button 'Save the repair'
     end
     expect(page).to have_no_css('[role=dialog]')
-    unit.mend(step[:element], step[:position].empty? ? nil : step[:position])
+  end
+
+  # @return [Array<String>] parts whose repair is proved by the reading that failed
+  def proved
+    expect(page).to have_content('proved by the reading that failed')
+    all('li', text: 'proved by the reading that failed').map { |line| line.find('p', match: :first).text }
   end
 
   def put_everything_back

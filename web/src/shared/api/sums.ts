@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query'
-import { client, reply } from '../../shared/api/http'
-import type { components } from '../../shared/api/schema'
+import { client, reply } from './http'
+import type { components } from './schema'
 
 export type Sum = components['schemas']['Sums']['sums'][number]
 export type Typed = Record<string, string>

@@ -1,13 +1,25 @@
-import { queryOptions, useQueryClient } from '@tanstack/react-query'
-import { client, reply } from '../../shared/api/http'
-import type { components } from '../../shared/api/schema'
-import type { JobBench, NewReading, NewRepair } from '../../shared/api/types'
-import { useFormWrite } from '../../shared/writes/useFormWrite'
-import { useWrite } from '../../shared/writes/useWrite'
-import { wish } from '../../shared/writes/wish'
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query'
+import { client, reply } from './http'
+import type { components } from './schema'
+import type { JobBench, NewReading, NewRepair } from './types'
+import { wish } from './wish'
 
 type Schemas = components['schemas']
+export type JobState = 'open' | 'parked' | 'closed' | 'cancelled'
+
 const OTHERS_MILLISECONDS = 15_000
+
+/** A page at a time, newest first. */
+export const jobs = (state: JobState) =>
+  infiniteQueryOptions({
+    queryKey: ['jobs', 'list', state],
+    queryFn: ({ pageParam }) =>
+      reply(
+        client.GET('/api/jobs', { params: { query: pageParam === null ? { state } : { state, before: pageParam } } }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.next,
+  })
 
 export const bench = (id: string) =>
   queryOptions({
@@ -16,31 +28,8 @@ export const bench = (id: string) =>
     refetchInterval: OTHERS_MILLISECONDS,
   })
 
-interface BenchWrite<T> {
-  name: string
-  empty: T
-  onSaved?: (job: JobBench) => void
-  onWaiting?: () => void
-}
-
-/** The answer to a write on a job is the whole bench, so the page is true at once. */
-function useBenchOptions<T>(jobId: string, { name, onSaved, ...rest }: BenchWrite<T>) {
-  const queries = useQueryClient()
-  return {
-    ...rest,
-    name: `job:${jobId}:${name}`,
-    onSaved: (job: JobBench) => {
-      queries.setQueryData(bench(jobId).queryKey, job)
-      onSaved?.(job)
-    },
-  }
-}
-
-export const useBenchWrite = <T extends object>(jobId: string, options: BenchWrite<T>) =>
-  useWrite<T, JobBench>(useBenchOptions(jobId, options))
-
-export const useBenchForm = <T extends object>(jobId: string, options: BenchWrite<T>) =>
-  useFormWrite<T, JobBench>(useBenchOptions(jobId, options))
+export const openJob = (job: Schemas['NewJob'], unit: string) =>
+  wish('post', '/api/jobs', {}, job, `New job on ${unit}: ${job.complaint}`)
 
 const on = (job: JobBench) => `on ${job.unit.number}`
 

@@ -1,7 +1,7 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query'
-import { client, reply } from '../../shared/api/http'
-import type { components } from '../../shared/api/schema'
-import { wish } from '../../shared/writes/wish'
+import { client, reply } from './http'
+import type { components } from './schema'
+import { wish } from './wish'
 
 type Schemas = components['schemas']
 export type SheetTable = Schemas['SheetTable']
@@ -15,13 +15,6 @@ export type CommonCause = Schemas['CommonCause']
 export type NextLook = NonNullable<Schemas['CauseAnswer']['next_look']>
 export type UnitCircuits = Schemas['UnitCircuits']
 export type SheetLine = Schemas['SheetLine']
-
-/** What may be said of a thing that was looked at. */
-export const ANSWERS = [
-  { key: 'dead', label: 'dead' },
-  { key: 'works', label: 'works' },
-] as const
-export type Answer = (typeof ANSWERS)[number]['key']
 
 const PROGRESS_MILLISECONDS = 1_500
 

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import { client, reply } from '../../shared/api/http'
+import { client, reply } from './http'
 
 export const today = () =>
   queryOptions({

@@ -1,4 +1,4 @@
-import type { paths } from '../api/schema'
+import type { paths } from './schema'
 
 /** A write as plain data: it can wait on the device, outlive a restart, and go out later as it was meant. */
 export interface Wish {

@@ -36,7 +36,7 @@ module HttpBench
   end
 
   def record_repair(step)
-    before = bench['readings'].select { |reading| reading['fate'].nil? && reading.dig('judged', 'verdict') == 'act' }.last
+    before = bench['readings'].reverse.find { |reading| reading['fate'].nil? && reading.dig('judged', 'verdict') == 'act' }
     act("/api/jobs/#{bench['id']}/repairs",
         id: SecureRandom.uuid, element: step[:element], position: step[:position], minutes: 25, temporary: false,
         cause: 'corrosion', action: step[:kind] == 'condemn' ? 'replaced' : 'cleaned',

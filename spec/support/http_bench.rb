@@ -69,11 +69,12 @@ module HttpBench
 
   def send_reading(step, measured, **said)
     card = bench['tests'].find { |one| one['key'] == step[:test] }
-    asked = card['conditions'].map { |condition| condition['key'] }
-    value = measured.observation ? { observation: measured.observation } : { value_text: measured.value.to_s.tr('.', ',') }
     act("/api/jobs/#{bench['id']}/readings",
         id: SecureRandom.uuid, test_key: step[:test], position: step[:position], state: card['state'], instrument: card['instrument'],
-        conditions: measured.conditions.slice(*asked).merge(said), **value,
-        acknowledged: card['cautions'].select { |one| one['acknowledge'] }.map { |one| one['id'] })
+        conditions: asked(card, measured).merge(said), acknowledged: acknowledged(card), **entered(measured))
   end
+
+  def asked(card, measured) = measured.conditions.slice(*card['conditions'].map { |condition| condition['key'] })
+  def acknowledged(card) = card['cautions'].select { |one| one['acknowledge'] }.map { |one| one['id'] }
+  def entered(measured) = measured.observation ? { observation: measured.observation } : { value_text: measured.value.to_s.tr('.', ',') }
 end

@@ -62,4 +62,10 @@ module DemoFleet
     visit '/'
     expect(page).to have_css('h1', text: 'Today')
   end
+
+  # Out only when the page says so: the reply to it takes whatever session cookie is held by then.
+  def sign_out
+    click_button 'Sign out'
+    expect(page).to have_field('E-mail')
+  end
 end

@@ -45,7 +45,7 @@ RSpec.describe 'Ending a job' do
     find('summary', text: 'Starter with solenoid').click
     expect(page).to have_content('Not to be condemned yet')
     expect(page).to have_no_button('Override')
-    click_button 'Sign out'
+    sign_out
     sign_in_as('lead')
     visit "/jobs/#{down.id}"
     find('summary', text: 'Starter with solenoid').click

@@ -33,7 +33,7 @@ RSpec.describe 'House rules' do
     sign_in_as('lead')
     click_link 'House rules'
     expect(line('charging.full_field_stop@12')).to have_content('fixed').and have_no_button
-    click_button 'Sign out'
+    sign_out
     sign_in_as('electrician')
     click_link 'House rules'
     expect(page).to have_css('li', text: 'charging.full_field_stop@12')

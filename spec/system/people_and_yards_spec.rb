@@ -25,7 +25,7 @@ RSpec.describe 'People and yards' do
     fill_in 'First password', with: 'first password'
     click_button 'Add the person'
     expect(page).to have_css('li', text: 'Ivo Sand, driver')
-    click_button 'Sign out'
+    sign_out
 
     sign_in('ivo@skarrow.example', 'first password')
     click_button 'Ivo Sand, driver'
@@ -35,7 +35,7 @@ RSpec.describe 'People and yards' do
     click_button 'Change it'
     expect(page).to have_content('Changed. Anywhere else you are signed out.')
     find('body').send_keys(:escape)
-    click_button 'Sign out'
+    sign_out
 
     sign_in_as('lead')
     click_link 'House rules'
@@ -43,7 +43,7 @@ RSpec.describe 'People and yards' do
     uncheck 'May sign in'
     click_button 'Save the person'
     expect(page).to have_css('li', text: 'Ivo Sand, driver, may not sign in')
-    click_button 'Sign out'
+    sign_out
     sign_in('ivo@skarrow.example', 'second password')
     expect(page).to have_content('E-mail or password is wrong')
   end
@@ -89,7 +89,6 @@ RSpec.describe 'People and yards' do
     click_link 'House rules'
     expect(page).to have_css('h1', text: 'House rules')
     click_button 'You'
-    click_button 'Sign out'
-    expect(page).to have_field('E-mail')
+    sign_out
   end
 end

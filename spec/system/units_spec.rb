@@ -76,7 +76,7 @@ RSpec.describe 'Units and their batteries' do
     find('a', text: 'T-11').click
     click_button 'Bring back'
     expect(page).to have_button('Retire')
-    click_button 'Sign out'
+    sign_out
     sign_in_as('electrician')
     find_unit('T-11')
     expect(page).to have_no_button('Retire')

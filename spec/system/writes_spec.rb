@@ -8,11 +8,6 @@ RSpec.describe 'Writing' do
   before { sign_in_as('electrician') }
   after { Interference.stop }
 
-  def leave
-    click_button 'Sign out'
-    expect(page).to have_field('E-mail')
-  end
-
   def readings = Server::Models::Reading.where(job_id: job.id).count
 
   def open_pad
@@ -132,13 +127,13 @@ RSpec.describe 'Writing' do
     click_button 'Record a repair'
     fill_in 'Parts', with: 'Not for other eyes'
     visit '/'
-    leave
+    sign_out
     sign_in_as('lead')
     visit "/jobs/#{job.id}"
     click_button 'Record a repair'
     expect(page).to have_field('Parts', with: '')
     visit '/'
-    leave
+    sign_out
     sign_in_as('electrician')
     visit "/jobs/#{job.id}"
     click_button 'Record a repair'

@@ -31,6 +31,9 @@ class WholeHouse
     @pid = Process.spawn(@environment, 'bin/start', %i[out err] => log, pgroup: true)
     wait_until(READY_SECONDS) { words.include?('Ctrl-C stops it.') || !alive? }
     raise "bin/start did not come up: #{words}" unless alive?
+
+    # The worker comes last, and is somebody else until it has loaded itself.
+    wait_until(READY_SECONDS) { queue_worker || !alive? }
   end
 
   def log = File.join(state, 'start.out')

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require 'yaml'
+require_relative 'replay'
+
+# What five hundred jobs were told before the one circuit, against what they are told now.
+RSpec.describe GoldenJobs do
+  # One wanted change: rule (of the judging rules in docs/methods.md), kind, at, was and is as patterns.
+  wanted = YAML.load_file(File.join(__dir__, 'wanted.yml'))
+
+  def fits?(entry, difference)
+    entry['kind'] == difference.kind && %w[at was is].all? { |name| Regexp.new("\\A(?:#{entry.fetch(name, '.*')})\\z").match?(difference[name]) }
+  end
+
+  it 'are judged and led as before, but for the listed changes, and every listed change is seen' do
+    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    differences = described_class.all.flat_map { |job| Replay.new(job).differences }
+    unwanted = differences.reject { |one| wanted.any? { |entry| fits?(entry, one) } }
+    expect(unwanted.group_by { |one| [one.kind, one.at, one.was, one.is] }.map { |_, same| "#{same.size} times, first #{same.first}" }).to eq([])
+    expect(wanted.reject { |entry| differences.any? { |one| fits?(entry, one) } }).to eq([])
+    # A replay may not take longer than a minute.
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).to be < 60
+  end
+end

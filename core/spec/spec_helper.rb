@@ -10,6 +10,7 @@ RSpec.configure do |config|
   config.order = :random
   Kernel.srand config.seed
   config.include CoreFixtures
+  config.include IslandLaw
   config.include Ngspice
   config.include SheetFixtures
   config.include SheetNetlist

@@ -36,7 +36,7 @@ module Wattomneum
         private
 
         def coil_ohm = number('coil_ohm', system_volt == 24 ? 320 : 85)
-        def contact_ohm = number('contact_ohm', CONTACT_OHM)
+        def contact_ohm = number('ohm', CONTACT_OHM)
         def coil = branch('86', '85', coil_ohm, name: 'coil')
 
         def suppression

@@ -10,6 +10,9 @@ module Wattomneum
         # Positive `volt` drives current out of `from`. ohm must be over 0.
         Branch = Struct.new(:from, :to, :ohm, :volt, keyword_init: true)
 
+        # What leaks through a blocking diode while it is decided which way it stands; a hundred times what a meter takes.
+        LEAK_OHM = 1e9
+
         # @return [Integer]
         attr_reader :node_count
         # @return [Array<Branch>]
@@ -38,9 +41,11 @@ module Wattomneum
         # Source: Kirchhoff's current law; see Elimination.
         #
         # @param conducting [Array<Boolean>] for each branch, whether it is closed
+        # @param leaking [Array<Integer>] branches that leak LEAK_OHM as they stand, so that what they part has volts of its own
         # @return [Solution]
-        def solve(conducting)
+        def solve(conducting, leaking: [])
           conductance, injected = stamp(conducting)
+          leaking.each { |index| conductance[@slots[index]] += 1.0 / LEAK_OHM if @slots[index] }
           sums = reduce(conductance, injected)
           Solution.new(self, conducting, *substitute(conductance, injected, sums))
         end

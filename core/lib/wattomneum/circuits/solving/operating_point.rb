@@ -58,14 +58,14 @@ module Wattomneum
           blown = {}
           loop do
             solution, positions, chattering = come_to_rest(positions, scale)
-            now = @switching.blowing(solution, positions)
-            if now.empty?
+            fuse, ampere = @switching.blowing(solution, positions)
+            if fuse.nil?
               return Result.new(key_state: @key_state, solution: solution, positions: positions, chattering: chattering, others: [],
                                 blown: blown, uncertain: [], on_the_way: @on_the_way)
             end
 
-            blown.merge!(now)
-            positions = positions.with(blown: positions.blown + now.keys)
+            blown[fuse] = ampere
+            positions = positions.with(blown: [*positions.blown, fuse])
           end
         end
 

@@ -32,8 +32,7 @@ module Wattomneum
           @results[key_state] ||= begin
             names = circuit.sheet.states.keys
             at = names.index(key_state) or raise UnknownKeyError, "sheet #{circuit.sheet.key} has no key state #{key_state}"
-            before = at.zero? ? Positions.rest : fetch(names[at - 1]).positions
-            OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, extra: @extra).call
+            at.zero? ? settle(key_state, Positions.rest) : carry_on(key_state, fetch(names[at - 1]))
           end
         end
 
@@ -49,6 +48,30 @@ module Wattomneum
           taken_over = circuit.sheet.states.keys.first(from_state).to_h { |state| [state, fetch(state)] }
           SettledStates.new(circuit, switching: switching, opened: opened | item.branches, extra: @extra, results: taken_over)
         end
+
+        # More outcomes than this of one state are not told apart.
+        MOST_OUTCOMES = 8
+
+        private
+
+        def settle(key_state, before)
+          OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, extra: @extra).call
+        end
+
+        # What might have happened in the state before may hold on in this one: a relay that perhaps pulled in perhaps holds itself.
+        def carry_on(key_state, previous)
+          result = settle(key_state, previous.positions)
+          return result if previous.others.empty?
+
+          others = previous.others.flat_map { |other| settle(key_state, other.positions).then { |one| [one, *one.others] } }
+          differing = (result.others + others).reject { |other| stands_like?(other, result) }
+          result.others = differing.uniq { |other| stand(other) }.first(MOST_OUTCOMES)
+          result.uncertain |= differing.flat_map { |other| (stand(other) - stand(result)) | (stand(result) - stand(other)) }
+          result
+        end
+
+        def stand(result) = result.positions.energised.sort + result.positions.blown.sort
+        def stands_like?(one, other) = stand(one) == stand(other)
       end
     end
   end

@@ -3,7 +3,8 @@
 module Wattomneum
   module Circuits
     module Solving
-      # A supply shorted with no fuse in the way: as drawn, it would burn. Found by solving, not by looking.
+      # A supply shorted with no fuse in the way: as drawn, it would burn. Found by solving, not by looking: a battery that gives what
+      # it only gives into a short, or a wire that carries what no wire of its size is ever asked to.
       class Shorts
         # item: wire or component that carries it; ampere; key_state
         Short = Struct.new(:source, :ampere, :key_state, :items, keyword_init: true) do
@@ -14,6 +15,9 @@ module Wattomneum
         end
         # A battery that gives more than this share of its short-circuit current feeds a short; a starter takes a quarter.
         SHARE = 0.6
+        # A starter cable carries about three times what it may carry for good; more than this burns what is no starter cable, and what
+        # is one within its crank (ours).
+        MOST_LOAD_RATIO = 4.0
 
         # @param settled [SettledStates]
         # @return [Array<Short>]
@@ -32,15 +36,35 @@ module Wattomneum
 
         # @return [Array<Short>]
         def find
-          batteries.filter_map do |battery, branches|
+          shorted = batteries.filter_map do |battery, branches|
             ampere = given(branches)
             next if ampere < SHARE * battery.short_circuit_ampere
 
             Short.new(source: battery.id, ampere: ampere, key_state: @key_state, items: carrying(ampere))
           end
+          shorted.empty? ? [overloaded].compact : shorted
         end
 
         private
+
+        # All wires that carry far too much, fed by whichever battery gives most.
+        def overloaded
+          hot = wires.select { |index, wire| (load = may_carry(wire)) && @result.solution.current(index).abs > MOST_LOAD_RATIO * load }
+          return if hot.empty?
+
+          battery, = batteries.max_by { |_, branches| given(branches) }
+          Short.new(source: battery ? battery.id : 'the supply', ampere: hot.map { |index, _| @result.solution.current(index).abs }.max,
+                    key_state: @key_state, items: hot.map { |_, wire| "wire #{wire.number}" })
+        end
+
+        # Below the table's least size in proportion; above its largest as the largest.
+        def may_carry(wire)
+          size = wire.section_mm2 || (wire.gauge_awg && Wiring::Conductor.awg_section_mm2(gauge: wire.gauge_awg)) or return
+          sizes = Wiring::Ampacity.sizes_mm2
+          Wiring::Ampacity.continuous_ampere(section_mm2: size.clamp(sizes.min, sizes.max)) * [size / sizes.min, 1].min
+        end
+
+        def wires = @circuit.owned.each_with_index.filter_map { |one, index| [index, one.wire] if one.wire }
 
         # A magneto is stopped by shorting it; a battery is not.
         def batteries
@@ -56,8 +80,7 @@ module Wattomneum
         end
 
         def carrying(ampere)
-          wires = @circuit.owned.each_index.select { |index| @circuit.owned[index].wire && @result.solution.current(index).abs > ampere / 2 }
-          wires.map { |index| "wire #{@circuit.owned[index].wire.number}" }
+          wires.select { |index, _| @result.solution.current(index).abs > ampere / 2 }.map { |_, wire| "wire #{wire.number}" }
         end
       end
     end

@@ -52,6 +52,7 @@ module Wattomneum
             conducts.concat(Array.new(network.branches.size - conducts.size, true))
             solution = network.solve(conducts)
             wrong = wrong_diodes(solution, forward, opened)
+            wrong = wrong_between_parts(network, conducts, solution, forward, opened) if wrong.empty?
             return [solution, forward] if wrong.empty?
 
             wrong = wrong.first(1) if flips >= QUICK_FLIPS
@@ -86,17 +87,20 @@ module Wattomneum
 
         # @param solution [Solution]
         # @param positions [Positions]
-        # @return [Hash{String => Float}] fuses that blow now, with the ampere that did it
+        # The one with the largest share of its rating goes first; what flows then is another question, since a dead short behind 5 A
+        # would else take the 30 A before it along.
+        #
+        # @return [Array(String, Float), nil] the fuse that blows now, with the ampere that did it
         def blowing(solution, positions)
-          @circuit.fuses.each_with_object({}) do |fuse, blown|
-            next if positions.blown.include?(fuse.id)
-
-            ampere = @fuse_branches.fetch(fuse.id).map { |index| solution.current(index).abs }.max
-            blown[fuse.id] = ampere if ampere > fuse.blows_ampere
-          end
+          whole = @circuit.fuses.reject { |fuse| positions.blown.include?(fuse.id) }
+          shares = whole.to_h { |fuse| [fuse, fuse_ampere(solution, fuse) / fuse.blows_ampere] }
+          fuse, share = shares.max_by(&:last)
+          [fuse.id, share * fuse.blows_ampere] if fuse && share > 1
         end
 
         private
+
+        def fuse_ampere(solution, fuse) = @fuse_branches.fetch(fuse.id).map { |index| solution.current(index).abs }.max
 
         def sort_branches
           owned = @circuit.owned
@@ -139,14 +143,30 @@ module Wattomneum
         end
 
         def wrong_diodes(solution, forward, opened)
-          @diodes.select do |index|
-            next false if opened.include?(index)
-
+          (@diodes - opened).select do |index|
             branch = @network.branches[index]
             if forward.include?(index) then solution.current(index) < -DIODE_MARGIN_VOLT
             else solution.connected?(branch.from, branch.to) && solution.across(branch) > branch.volt + DIODE_MARGIN_VOLT
             end
           end
+        end
+
+        # Of several diodes in a row all block at first, and what lies between them has no volts to decide by: there a leak through each
+        # says which way it would go.
+        def wrong_between_parts(network, conducts, solution, forward, opened)
+          blocking = @diodes - opened - forward
+          return [] if blocking.all? { |index| together?(solution, index) }
+
+          leaking = network.solve(conducts, leaking: blocking)
+          blocking.select do |index|
+            branch = @network.branches[index]
+            !together?(solution, index) && leaking.connected?(branch.from, branch.to) && leaking.across(branch) > branch.volt + DIODE_MARGIN_VOLT
+          end
+        end
+
+        def together?(solution, index)
+          branch = @network.branches[index]
+          solution.connected?(branch.from, branch.to)
         end
       end
     end

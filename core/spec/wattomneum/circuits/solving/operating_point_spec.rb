@@ -104,6 +104,36 @@ RSpec.describe Wattomneum::Circuits::Solving::OperatingPoint do
     expect([machine.fetch('running').positions.blown, volts_at(machine, 'L1:1', 'running')]).to eq([['F'], 0.0])
   end
 
+  # By hand: a dead short behind 5 A draws about 1 kA; the 30 A before it carries the same, and holds.
+  it 'blows the fuse with the largest share of its rating, then looks again' do
+    sheet = sheet_of(['{ id: BAT, kind: battery, volt: 12, ohm: 0.01 }', '{ id: F30, kind: fuse, rating_ampere: 30 }',
+                      '{ id: F5, kind: fuse, rating_ampere: 5 }', '{ id: L, kind: load, ohm: 2 }'],
+                     ['{ number: 1, from: BAT:+, to: F30:1, ohm: 0.001 }', '{ number: 2, from: F30:2, to: F5:1, ohm: 0.001 }',
+                      '{ number: 3, from: F5:2, to: BAT:-, ohm: 0.001 }', '{ number: 4, from: F30:2, to: L:1, ohm: 0.01 }',
+                      '{ number: 5, from: L:2, to: BAT:-, ohm: 0.01 }'])
+    expect([settled(sheet).fetch('off').positions.blown, volts_at(settled(sheet), 'L:1', 'off')]).to match([['F5'], be_within(0.2).of(11.8)])
+  end
+
+  # A start relay that pulls in only perhaps may hold itself in the state after, over its own contact.
+  it 'carries what may have happened into the states after' do
+    sheet = sheet_of(['{ id: BAT, kind: battery, volt: 12, ohm: 0.01 }', '{ id: S, kind: switch, closed_in: [key_on] }',
+                      '{ id: R, kind: resistor, ohm: 40 }', '{ id: K, kind: relay, coil_ohm: 80, pull_in_volt: 8 }'],
+                     ['{ number: 1, from: BAT:+, to: S:1, ohm: 0.01 }', '{ number: 2, from: S:2, to: R:1, ohm: 0.01 }',
+                      '{ number: 3, from: R:2, to: K:86, ohm: 0.01 }', '{ number: 4, from: K:85, to: BAT:-, ohm: 0.01 }',
+                      '{ number: 5, from: BAT:+, to: K:30, ohm: 0.01 }', '{ number: 6, from: K:87, to: K:86, ohm: 0.01 }'])
+    running = settled(sheet).fetch('running')
+    expect([running.positions.energised, running.others.map { |other| other.positions.energised }, running.uncertain]).to eq([[], [['K']], ['K']])
+  end
+
+  it 'takes the ohms of a contact that the sheet writes' do
+    sheet = sheet_of(['{ id: BAT, kind: battery, volt: 12, ohm: 0.000001 }'.sub('0.000001', '0.0001'), '{ id: K, kind: relay, coil_ohm: 80, ohm: 2 }',
+                      '{ id: L, kind: load, ohm: 4 }'],
+                     ['{ number: 1, from: BAT:+, to: K:86, ohm: 0.0001 }', '{ number: 2, from: K:85, to: BAT:-, ohm: 0.0001 }',
+                      '{ number: 3, from: BAT:+, to: K:30, ohm: 0.0001 }', '{ number: 4, from: K:87, to: L:1, ohm: 0.0001 }',
+                      '{ number: 5, from: L:2, to: BAT:-, ohm: 0.0001 }'])
+    expect(volts_at(settled(sheet), 'L:1', 'off')).to be_within(0.01).of(8.0)
+  end
+
   it 'drops 0.7 V over a diode forwards and lets nothing through backwards' do
     rows = ['{ id: BAT, kind: battery, volt: 12, ohm: 0.01 }', '{ id: R, kind: resistor, ohm: 100 }']
     wires = ['{ number: 1, from: BAT:+, to: R:1, ohm: 0.01 }', '{ number: 4, from: D:k, to: BAT:-, ohm: 0.01 }',

@@ -35,11 +35,14 @@ module Wattomneum
       # @return [Array<PartBranch>]
       def branches = []
 
-      # @param pin [String] as drawn: "30", or by an alias, "3"
+      # @param pin [String] as drawn: "30", by an alias, "3", or run together, "B87" for "B/87"
       # @return [String, nil] the pin's own name; nil where it has none such
       def pin(pin)
         name = @aliases.fetch(pin, pin)
-        name if pins.include?(name)
+        return name if pins.include?(name)
+
+        alike = pins.select { |one| squeezed(one) == squeezed(name) }
+        alike.first if alike.one?
       end
 
       # @param name [String] of a pin
@@ -61,6 +64,8 @@ module Wattomneum
       private
 
       attr_reader :system_volt
+
+      def squeezed(name) = name.delete('/ ').downcase
 
       def number(name, default = nil)
         value = fields.fetch(name, default)

@@ -19,6 +19,15 @@ module Wattomneum
         COMMON.merge(row.fetch('fields', {}))
       end
 
+      # @param fields [Hash{String => Object}] of one component
+      # @return [Array<String>] fields of which it has none, though it needs one
+      def self.lacking(fields)
+        row = TABLE.fetch(fields.fetch('kind'))
+        needed = row.fetch('one_of', [])
+        excused = row.fetch('unless', {}).any? { |name, value| fields[name] == value }
+        needed.empty? || excused || needed.any? { |name| !fields[name].nil? } ? [] : needed
+      end
+
       # @param fields [Hash{String => Object}]
       # @param uuid [String]
       # @param system_volt [Integer]

@@ -15,6 +15,8 @@ module Wattomneum
 
       STATES = { 'off' => 'Isolator open', 'isolator_on' => 'Isolator on', 'key_on' => 'Key on', 'cranking' => 'Cranking',
                  'running' => 'Running' }.freeze
+      # What a zone does to what lies in it.
+      EXPOSURES = %w[wet hot chafe rodents vibration].freeze
       # The loop that a unit's sheet draws: key: start or charge, load: id of its load, state: in which it works.
       Loop = Struct.new(:key, :load, :state, keyword_init: true)
       FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends places loops note].freeze

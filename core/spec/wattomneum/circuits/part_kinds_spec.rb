@@ -4,10 +4,12 @@ RSpec.describe Wattomneum::Circuits::PartKinds do
   described_class.all.each do |kind|
     it "has a class, limits and types for #{kind}" do
       expect(Wattomneum::Circuits::Parts.const_get(described_class::TABLE.fetch(kind)['class'])).to be < Wattomneum::Circuits::Part
-      described_class.fields(kind).each do |name, rule|
-        expect(%w[text number list map states yes_no one_of]).to include(rule['type']), name
+      fields = described_class.fields(kind)
+      [fields, *fields.values.filter_map { |rule| rule['of'] }].flat_map(&:to_a).each do |name, rule|
+        expect(%w[text uuid number names map states yes_no one_of rows]).to include(rule['type']), name
         expect(rule['least']).to be < rule['most'], name if rule['type'] == 'number'
       end
+      expect(described_class::TABLE.fetch(kind).fetch('one_of', []) - fields.keys).to be_empty
     end
   end
 

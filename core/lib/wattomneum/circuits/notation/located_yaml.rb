@@ -10,7 +10,7 @@ module Wattomneum
       class LocatedYaml
         # YAML words that become numbers or truth values; everything else stays text.
         INTEGER = /\A[-+]?\d{1,15}\z/
-        DECIMAL = /\A[-+]?\d{1,15}\.\d+(?:[eE][-+]?\d+)?\z/
+        DECIMAL = /\A[-+]?\d{1,15}\.\d+(?:[eE][-+]?\d{1,2})?\z/
         TRUTH = { 'true' => true, 'false' => false, 'null' => nil, '~' => nil, '' => nil }.freeze
         private_constant :INTEGER, :DECIMAL, :TRUTH
 
@@ -50,7 +50,9 @@ module Wattomneum
 
           tree = BoundedTree.new
           Psych::Parser.new(tree).parse(text)
-          document = tree.root.children.first
+          document, second = tree.root.children
+          return refuse_at(second, 'a second sheet begins here', 'One file holds one sheet: take the line "---" out, or make two files') if second
+
           document ? build(document.root, []) : refuse(1, 1, 'the file is empty', 'Start from a sheet that was exported')
         rescue BoundedTree::TooMuch => e
           refuse(e.line, e.column, e.message, e.way_out)

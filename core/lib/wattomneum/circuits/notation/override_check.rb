@@ -33,13 +33,21 @@ module Wattomneum
           refuse(changes.keys.first) if changes.keys.intersect?(%w[id kind uuid])
           body = changes['body']
           refuse('body', "#{body} is no body of this sheet") if body && !(body.is_a?(String) && @sheet.part(body).is_a?(Parts::Body))
+          numbers_only(changes, PartKinds.fields(part.kind).select { |_, rule| rule['type'] == 'number' }.keys)
           object(PartReader.problems_of(part.fields.merge(changes), @sheet), changes)
+        end
+
+        # A sheet reads "10k"; what overrides it is kept as it is.
+        def numbers_only(changes, names)
+          odd = changes.slice(*names).find { |_, value| !value.nil? && !value.is_a?(Numeric) }
+          refuse(odd.first, "#{odd.first} is a number") if odd
         end
 
         def check_wire(wire, changes)
           odd = changes.keys - Sheet::WIRE_OVERRIDES
           refuse(odd.first, "a wire has no #{odd.first} to override") if odd.any?
 
+          numbers_only(changes, %w[section_mm2 length_m ohm])
           names = WireReader::NAMES.invert
           fields = names.to_h { |attribute, name| [name, changes.fetch(attribute.to_s) { wire.public_send(attribute) }] }.compact
           kept = %w[from to].reject { |side| changes.key?(side) } # a loose end that is not ruled on hangs as before

@@ -14,11 +14,10 @@ module Wattomneum
         def initialize(document, system_volt:, states:, zones:, key:, earlier:)
           @document = document
           @system_volt = system_volt
-          @states = states
           @zones = zones
           @key = key
           @earlier = earlier
-          @problems = []
+          @check = FieldCheck.new(document, states: states.keys)
           @redrawn = []
         end
 
@@ -35,8 +34,8 @@ module Wattomneum
 
         # @return [Array<Problem>] of components that are looked at one by one
         def problems_alone
-          @document.content['components'].each_with_index { |fields, index| fit?(fields, ['components', index]) }
-          @problems
+          @document.content['components'].each_with_index { |fields, index| part_of(fields, ['components', index]) }
+          problems
         end
 
         # @return [Array(Array<Part>, Array<Sheet::Redrawn>, Array<Problem>, Array<String>)] the last: ids that were drawn but not read
@@ -44,80 +43,61 @@ module Wattomneum
           rows = @document.content['components']
           unless rows.is_a?(Array)
             wrong(['components'], 'components are a list', 'Write "- { id: F1, kind: fuse }"')
-            return [[], [], @problems, []]
+            return [[], [], problems, []]
           end
 
           parts = {}
           rows.each_with_index do |fields, index|
-            path = ['components', index]
-            next unless fit?(fields, path)
-
-            drawn_before = parts[fields['id'].to_s]
-            drawn_before ? redraw(drawn_before, fields) : parts[fields['id'].to_s] = build(fields)
+            part = part_of(fields, ['components', index]) or next
+            parts[part.id] ? redraw(parts[part.id], part) : parts[part.id] = part
           end
           parts.each_value { |part| check_body(part, parts) }
           drawn = rows.filter_map { |fields| fields['id'].to_s if fields.is_a?(Hash) }
-          [parts.values, @redrawn, @problems, drawn - parts.keys]
+          [parts.values, @redrawn, problems, drawn - parts.keys]
         end
 
         private
 
-        def wrong(path, message, way_out)
-          @problems << @document.problem(path, message, way_out)
-          false
-        end
+        def problems = @check.problems
+        def wrong(...) = @check.wrong(...)
 
         # What fits is built; every objection is noted.
-        def fit?(fields, path)
+        def part_of(fields, path)
           return wrong(path, 'a component is a set of named fields', 'Write "{ id: F1, kind: fuse, rating_ampere: 10 }"') unless fields.is_a?(Hash)
           return wrong(path, 'a component has an id', 'Give it the name on the drawing, as in "id: K1"') if fields['id'].to_s.empty?
+          return wrong([*path, 'id'], "\"#{fields['id']}\" parts its pins by a colon", 'Give it an id without ":"') if fields['id'].to_s.include?(':')
           unless PartKinds.all.include?(fields['kind'])
             return wrong([*path, 'kind'], "#{fields['id']} is a \"#{fields['kind']}\", which is no kind of component",
                          "Kinds are #{PartKinds.all.join(', ')}")
           end
 
-          fields_fit?(fields, PartKinds.fields(fields['kind']), path)
+          fitting(fields, path)
         end
 
-        def fields_fit?(fields, known, path)
-          Deadline.check!
-          id = fields['id']
-          before = @problems.size
-          (fields.keys - known.keys).each do |name|
-            wrong([*path, name], "#{fields['kind']} #{id} has no \"#{name}\"", "It may have #{known.keys.join(', ')}")
-          end
-          known.select { |name, rule| rule['required'] && fields[name].nil? }.each_key do |name|
-            wrong(path, "#{fields['kind']} #{id} has no #{name}", "Add \"#{name}:\"")
-          end
-          known.each { |name, rule| check_value(fields[name], rule, [*path, name], "#{id} #{name}") unless fields[name].nil? }
+        def fitting(fields, path)
+          before = problems.size
+          owner = "#{fields['kind'].tr('_', ' ')} #{fields['id']}"
+          clean = @check.read(fields, PartKinds.fields(fields['kind']), path, owner)
+          lacking = PartKinds.lacking(fields)
+          wrong(path, "#{owner} has no #{lacking.join(' and no ')}", "Add \"#{lacking.first}:\"") if lacking.any?
           check_zone(fields, path)
-          @problems.size == before
+          return if clean.nil? || problems.size > before
+
+          part = build(clean)
+          part if pins_fit?(part, path, owner)
         end
 
-        def check_value(value, rule, path, name)
-          case rule['type']
-          when 'number' then check_number(value, rule, path, name)
-          when 'states' then check_states(value, path, name)
-          when 'list' then value.is_a?(Array) || wrong(path, "#{name} is a list", 'Write it in square brackets')
-          when 'map' then value.is_a?(Hash) || wrong(path, "#{name} has names and values", 'Write "{ 1: 86, 2: 85 }"')
-          when 'yes_no' then [true, false].include?(value) || wrong(path, "#{name} is true or false, got #{value}", 'Write true or false')
-          when 'one_of' then rule['words'].include?(value) || wrong(path, "#{name} is #{rule['words'].join(', ')}, got #{value}", 'Choose one')
-          end
+        # What one pin says of another: an alias, a pull-up, what a driver needs. And no pin twice.
+        def pins_fit?(part, path, owner)
+          twice = part.pins.find { |pin| part.pins.count(pin) > 1 }
+          wrong([*path, 'pins'], "#{owner} has pin #{twice} twice", 'Two pins need two names') if twice
+          named = (part.fields['aliases'] || {}).values + rows_of(part).flat_map { |row| [*row['needs'], *row['pull_up_to']] }
+          missing = named.map(&:to_s).find { |pin| !part.pins.include?(pin) }
+          wrong(path, "#{owner} has no pin #{missing}, which it names itself", "Pins of #{part.id}: #{part.pins.first(24).join(', ')}") if missing
+          twice.nil? && missing.nil?
         end
 
-        def check_number(value, rule, path, name)
-          return wrong(path, "#{name} is a number, got \"#{value}\"", 'Write digits, as in 12.6') unless value.is_a?(Numeric)
-          return if value.between?(rule['least'], rule['most'])
-
-          wrong(path, "#{name} is #{rule['least']} to #{rule['most']}, got #{value}", 'Look at the unit in its name')
-        end
-
-        def check_states(value, path, name)
-          odd = Array(value).map(&:to_s) - @states.keys
-          return if value.is_a?(Array) && odd.empty?
-
-          wrong(path, "#{name} names key states; #{odd.first || value} is none", "States here: #{@states.keys.join(', ')}")
-        end
+        def rows_of(part) = (part.fields['pins'] || []).grep(Hash)
 
         def check_zone(fields, path)
           zone = fields['zone'] or return
@@ -135,8 +115,8 @@ module Wattomneum
                 'Add "{ id: FRAME, kind: body }"')
         end
 
-        def redraw(part, fields)
-          @redrawn << Sheet::Redrawn.new(id: part.id, label: fields['label'], ways: fields['ways'])
+        def redraw(part, again)
+          @redrawn << Sheet::Redrawn.new(id: part.id, label: again.fields['label'], ways: again.fields['ways'])
         end
 
         def build(fields)

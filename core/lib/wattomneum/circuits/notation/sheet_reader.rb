@@ -11,7 +11,11 @@ module Wattomneum
         COIL_PINS = %w[86 85].freeze
         TOP = %w[sheet title system_volt states reference zones places loops components wires links note].freeze
         LINK = %w[from sheet at note].freeze
-        private_constant :TOP, :LINK, :COIL_PINS
+        KEY = /\A[a-z0-9][a-z0-9_]{0,60}\z/
+        ZONE = { 'label' => { 'type' => 'text' }, 'exposure' => { 'type' => 'names' } }.freeze
+        LOOP = { 'key' => { 'type' => 'one_of', 'words' => %w[start charge], 'required' => true },
+                 'load' => { 'type' => 'text', 'required' => true }, 'state' => { 'type' => 'text', 'required' => true } }.freeze
+        private_constant :TOP, :LINK, :COIL_PINS, :KEY, :ZONE, :LOOP
 
         # @param yaml [String]
         # @param wires_csv [String, nil] the wire list; then the YAML needs none
@@ -65,7 +69,33 @@ module Wattomneum
           wrong(['system_volt'], "system_volt is 12 or 24, got #{content['system_volt']}", 'Write 12 or 24') unless [12, 24].include?(system_volt)
           @states = read_states
           @zones = content['zones'] || {}
-          wrong(['zones'], 'zones are named, each with a label', 'Write "zones: { frame_left: { label: Left rail } }"') unless @zones.is_a?(Hash)
+          check_words
+          check_zones
+        end
+
+        # What is printed is text; what is looked up is a plain name.
+        def check_words
+          %w[sheet title note reference].each do |name|
+            value = content[name]
+            wrong([name], "#{name} is text", 'Write it in one line, in quotes where it holds signs') if value.is_a?(Hash) || value.is_a?(Array)
+          end
+          return if content['sheet'].to_s.match?(KEY)
+
+          wrong(['sheet'], "\"#{content['sheet']}\" is no key of a sheet", 'Write small letters, digits and _, as in "sheet: start_12v"')
+        end
+
+        def check_zones
+          return wrong(['zones'], 'zones are named, each with a label', 'Write "zones: { frame_left: { label: Left rail } }"') unless @zones.is_a?(Hash)
+
+          check = FieldCheck.new(@document, states: [])
+          @zones.each do |key, fields|
+            next wrong(['zones', key], "zone #{key} has a label", 'Write "{ label: Left rail, exposure: [wet] }"') unless fields.is_a?(Hash)
+
+            clean = check.read(fields, ZONE, ['zones', key], "zone #{key}")
+            odd = ((clean || {})['exposure'] || []).map(&:to_s) - Sheet::EXPOSURES
+            wrong(['zones', key, 'exposure'], "zone #{key} is exposed to #{odd.first}", "Exposures are #{Sheet::EXPOSURES.join(', ')}") if odd.any?
+          end
+          @problems.concat(check.problems)
         end
 
         def system_volt = content['system_volt']
@@ -73,7 +103,7 @@ module Wattomneum
         def read_states
           states = content['states']
           return Sheet::STATES if states.nil?
-          return states.transform_values(&:to_s) if states.is_a?(Hash) && states.any?
+          return states.transform_values(&:to_s) if states.is_a?(Hash) && states.any? && states.each_value.none?(Enumerable)
 
           wrong(['states'], 'states are named in the order they are gone through', 'Write "states: { off: Off, key_on: Key on }"')
           Sheet::STATES
@@ -93,8 +123,23 @@ module Wattomneum
           reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread)
           @wires, @loose_ends, problems = reader.read
           @problems.concat(problems)
-          check_relays if @problems.empty?
+          return unless @problems.empty?
+
+          check_relays
+          check_uuids
         end
+
+        # An item is known by its UUID through all versions.
+        def check_uuids
+          items = @parts.map { |part| [part.uuid, part.id] } + @wires.map { |wire| [wire.uuid, "wire #{wire.number}"] }
+          items.group_by(&:first).each_value.select { |same| same.size > 1 }.each do |same|
+            names = same.map(&:last)
+            path = names.last.start_with?('wire ') && @wires_csv.nil? ? wire_path(names.last.delete_prefix('wire ')) : []
+            wrong(path, "#{names.join(' and ')} have one UUID", 'Leave it out at the copy, and one is given')
+          end
+        end
+
+        def wire_path(number) = ['wires', content['wires'].index { |fields| fields['number'].to_s == number }]
 
         def csv_rows
           list = WireList.parse(@wires_csv)
@@ -135,7 +180,7 @@ module Wattomneum
         def reference = (content['reference'] || 'BAT:-').to_s
 
         def check_reference
-          return if reference.include?(':') ? pin?(reference) : @parts&.any? { |part| part.id == reference }
+          return if reference.include?(':') ? node_of(reference) : @parts&.any? { |part| part.id == reference }
 
           wrong(['reference'], "volts are counted from #{reference}, which is not on the sheet", 'Name a pin that is, as in "reference: BAT:-"')
         end
@@ -148,37 +193,57 @@ module Wattomneum
         end
 
         def link(fields, index)
-          unless fields.is_a?(Hash) && (fields.keys - LINK).empty? && fields['from'] && fields['sheet']
+          unless fields.is_a?(Hash) && (fields.keys - LINK).empty? && fields['from'] && fields['sheet'] && fields.each_value.none?(Enumerable)
             return wrong(['links', index], 'a link has from, sheet, at and note', 'Write "{ from: X1:a/3, sheet: cluster, at: X1:b/3 }"')
           end
 
-          unless pin?(fields['from'])
+          from = node_of(fields['from'])
+          if from.nil?
             return wrong(['links', index, 'from'], "the link leaves from #{fields['from']}, which is not on the sheet", 'Name a pin of this sheet')
           end
 
-          Sheet::Link.new(from: fields['from'].to_s, sheet: fields['sheet'].to_s, at: fields['at']&.to_s, note: fields['note']&.to_s)
+          Sheet::Link.new(from: from, sheet: fields['sheet'].to_s, at: fields['at']&.to_s, note: fields['note']&.to_s)
         end
 
-        def pin?(node)
-          id, pin = node.to_s.split(':', 2)
-          @parts&.find { |part| part.id == id }&.pin(pin.to_s)
+        # The pin's own name, whichever way it is drawn; nil where there is none.
+        def node_of(drawn)
+          id, pin = drawn.to_s.split(':', 2)
+          part = @parts&.find { |one| one.id == id } or return
+          name = pin.nil? && (part.joint? || part.is_a?(Parts::Body)) ? part.pins.first : part.pin(pin.to_s)
+          name && part.node(name)
         end
 
         def check_places
-          @places = (content['places'] || {}).to_h { |key, node| [key.to_s, node.to_s] }
-          @places.each do |key, node|
-            wrong(['places', key], "place #{key} is #{node}, which is not on the sheet", 'Name a pin of this sheet') unless pin?(node)
+          places = content['places'] || {}
+          return wrong(['places'], 'places are named, each with a pin', 'Write "places: { positive_post: \"BAT:+\" }"') unless places.is_a?(Hash)
+
+          @places = places.to_h do |key, drawn|
+            node = node_of(drawn)
+            wrong(['places', key], "place #{key} is #{drawn}, which is not on the sheet", 'Name a pin of this sheet') if node.nil?
+            [key.to_s, node]
           end
-          @loops = (content['loops'] || []).each_with_index.filter_map { |fields, index| loop_of(fields, index) }
+          check_loops
         end
 
-        def loop_of(fields, index)
-          load, state = fields.is_a?(Hash) ? fields.values_at('load', 'state') : []
-          unless @parts&.any? { |part| part.id == load } && @states.key?(state)
+        def check_loops
+          loops = content['loops'] || []
+          return wrong(['loops'], 'loops are a list', 'Write "- { key: start, load: M1, state: cranking }"') unless loops.is_a?(Array)
+
+          check = FieldCheck.new(@document, states: [])
+          @loops = loops.each_with_index.filter_map { |fields, index| loop_of(check, fields, index) }
+          @problems.concat(check.problems)
+        end
+
+        def loop_of(check, fields, index)
+          return wrong(['loops', index], 'a loop is a set of named fields', 'Write "{ key: start, load: M1, state: cranking }"') unless fields.is_a?(Hash)
+
+          check.read(fields, LOOP, ['loops', index], 'a loop') or return
+          load = @parts&.find { |part| part.id == fields['load'].to_s && part.pins.size >= 2 }
+          unless load && @states.key?(fields['state'])
             return wrong(['loops', index], 'a loop names a load and a key state of this sheet', 'Write "{ key: start, load: M1, state: cranking }"')
           end
 
-          Sheet::Loop.new(key: fields['key'].to_s, load: load, state: state)
+          Sheet::Loop.new(key: fields['key'], load: load.id, state: fields['state'])
         end
 
         def sheet

@@ -35,7 +35,8 @@ module Wattomneum
           seen = {}
           wires = @rows.filter_map do |row|
             number = row.fields['number'].to_s
-            next wrong(row, 'number', 'a wire has no number', 'Give it the one on the drawing, or a word') if number.empty?
+            next wrong(row, 'number', 'a wire has no number', 'Give it the one on the drawing, or a word') if
+              number.empty? || row.fields['number'].is_a?(Enumerable)
 
             if seen[number]
               next wrong(row, 'number', "wire #{number} stands here twice, first in line #{seen[number]}", 'Two wires need two numbers: 101a, 101b')
@@ -58,16 +59,47 @@ module Wattomneum
         def wire(row, number)
           Deadline.check!
           known = NAMES.keys
-          (row.fields.keys - known).each { |name| wrong(row, name, "a wire has no \"#{name}\"", "It may have #{known.join(', ')}") }
+          (row.fields.keys - known).each { |name| surplus(row, number, name, known) }
+          return unless words?(row, number)
+
           uuid = row.fields['uuid'] || @earlier&.wire(number)&.uuid || Sheet.first_uuid(@key, 'wire', number)
           from = wire_end(row, number, uuid, 'from')
           to = wire_end(row, number, uuid, 'to')
           sizes = figures(row, number)
           return if from.nil? || to.nil? || sizes.nil?
+          return wrong(row, 'to', "wire #{number} goes from #{from} back to itself", 'Name its other end') if from == to
 
           Wire.new(number: number, uuid: uuid, from: from, to: to, gauge_awg: gauge(row, number), zone: zone(row, number), **sizes,
                    colour: row.fields['colour']&.to_s, twisted_with: row.fields['twisted_with']&.to_s,
-                   shielded: [true, 'yes', 'true'].include?(row.fields['shielded']))
+                   shielded: SHIELDED.fetch(row.fields['shielded']))
+        end
+
+        SHIELDED = { nil => false, '' => false, false => false, 'no' => false, 'false' => false, true => true, 'yes' => true, 'true' => true }.freeze
+        TEXTS = %w[from to colour zone twisted_with].freeze
+        private_constant :SHIELDED, :TEXTS
+
+        # "{ length_m: 2,5 }" reads as 2 and a field called 5; a row of a table may have a cell too many.
+        def surplus(row, number, name, known)
+          case name
+          when WireList::SURPLUS then wrong(row, name, "wire #{number} has a cell more than there are columns",
+                                            'A comma inside a cell needs quotes around it; or write the list with semicolons')
+          when /\A\d+\z/ then wrong(row, name, "wire #{number} has a comma before \"#{name}\"", 'In { } a comma parts fields: write 2.5')
+          else wrong(row, name, "a wire has no \"#{name}\"", "It may have #{known.join(', ')}")
+          end
+        end
+
+        def words?(row, number)
+          before = @problems.size
+          TEXTS.each do |name|
+            value = row.fields[name]
+            wrong(row, name, "#{name} of wire #{number} is text", 'Write it in one line') if value.is_a?(Enumerable)
+          end
+          unless SHIELDED.key?(row.fields['shielded'])
+            wrong(row, 'shielded', "shielded of wire #{number} is yes or no, got #{row.fields['shielded']}", 'Write yes, or leave it empty')
+          end
+          uuid = row.fields['uuid']
+          wrong(row, 'uuid', "uuid of wire #{number} is no UUID", 'Leave it out, and one is given') unless uuid.nil? || uuid.to_s.match?(FieldCheck::UUID)
+          @problems.size == before
         end
 
         def figures(row, number)
@@ -79,9 +111,11 @@ module Wattomneum
         end
 
         def figure(row, number, name, least, most)
-          value = row.fields[name]
-          return if value.nil? || value == ''
-          return wrong(row, name, "#{name} of wire #{number} is a number, got \"#{value}\"", 'Write digits, as in 2.5') unless value.is_a?(Numeric)
+          written = row.fields[name]
+          return if written.nil? || written == ''
+
+          value = Number.read(written)
+          return wrong(row, name, "#{name} of wire #{number} is a number, got \"#{written}\"", 'Write digits, as in 2.5') if value.nil?
           return value.to_f if value.between?(least, most)
 
           wrong(row, name, "#{name} of wire #{number} is #{least} to #{most}, got #{value}", 'Look at the unit in its name')

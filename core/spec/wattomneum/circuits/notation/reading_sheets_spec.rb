@@ -25,6 +25,29 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a field there is not' => [[battery, '{ id: L1, kind: load, ohm: 5, taste: salt }'], [], /load L1 has no "taste"/],
     'a ground on no body' => [[battery, '{ id: G1, kind: ground, body: MOON }'], [], /stands on MOON, which is no body/],
     'a wire of no length' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, length_m: 0 }'], /length_m of wire 1 is 0.01 to 500, got 0/],
+    'a role no pin of a control unit has' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: supplly }] }'], [],
+                                             /control unit A pins 1 role is supply, .*, got supplly/],
+    'a pin without a role' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1 }] }'], [], /control unit A pins 1 has no role/],
+    'a field no pin has' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: input, taste: salt }] }'], [], /pins 1 has no "taste"/],
+    'a state no pin knows' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: low_side, active_in: [flying] }] }'], [],
+                               /active_in names key states; flying is none/],
+    'a pin twice' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: input }, { pin: 1, role: ground }] }'], [], /has pin 1 twice/],
+    'a need for a pin that is not there' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: low_side, needs: [9] }] }'], [],
+                                             /has no pin 9, which it names itself/],
+    'an alias for a pin that is not there' => [[battery, '{ id: K1, kind: relay, aliases: { "50": "88" } }'], [], /has no pin 88, which it names itself/],
+    'a contact in a state there is not' => [[battery, '{ id: S, kind: switch, contacts: [{ from: 30, to: 15, closed_in: [flying] }] }'], [],
+                                            /closed_in names key states; flying is none/],
+    'a switch that is never said to close' => [[battery, '{ id: S, kind: switch }'], [], /switch S has no closed_in and no contacts/],
+    'a load without ohms' => [[battery, '{ id: L, kind: load }'], [], /load L has no ohm and no watt/],
+    'a sensor without ohms' => [[battery, '{ id: B, kind: sensor }'], [], /sensor B has no ohm/],
+    'a load with three pins' => [[battery, '{ id: L, kind: load, ohm: 5, pins: [a, b, c] }'], [], /pins are 2 to 2, got 3/],
+    'half a way' => [[battery, '{ id: X, kind: connector, ways: 2.5 }'], [], /ways is a whole number, got 2.5/],
+    'a decimal comma in curly brackets' => [[battery, '{ id: L, kind: load, ohm: 12,6 }'], [], /has a comma before "6"/],
+    'a label that is no text' => [[battery, '{ id: L, kind: load, ohm: 5, label: [a, b] }'], [], /label is a word or a name/],
+    'a wire back to where it came from' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:+ }'], /goes from BAT:\+ back to itself/],
+    'a shield that is neither' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, shielded: perhaps }'], /shielded of wire 1 is yes or no/],
+    'a colour that is no text' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, colour: [red] }'], /colour of wire 1 is text/],
+    'a UUID that is none' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, uuid: seven }'], /uuid of wire 1 is no UUID/],
     'a gauge nobody makes' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, awg: 77 }'], /a gauge is 40 to 0/]
   }.each do |name, (components, wires, words)|
     it("objects to #{name}") { expect(objections(components, wires)).to include(match(words)) }
@@ -38,6 +61,56 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     expect(described_class.read("sheet: '#{'x' * 2_100_000}'").problems.first.message).to include('larger than 2 MB')
     expect(described_class.read('').problems.first.message).to include('empty')
     expect(described_class.read("sheet: [\n").problems.first.message).to include('not readable as YAML')
+  end
+
+  { 'a second document' => ["---\nsheet: other", /line 7, column 1: a second sheet begins here/],
+    'an exposure nobody knows' => ['zones: { rail: { label: Rail, exposure: [mud] } }', /zone rail is exposed to mud/],
+    'a zone without fields' => ['zones: { rail: 5 }', /zone rail has a label/],
+    'places that are a list' => ['places: [a]', /places are named, each with a pin/],
+    'loops that are none' => ['loops: 5', /loops are a list/],
+    'a loop of another kind' => ['loops: [{ key: blow, load: L, state: running }]', /a loop key is start, charge, got blow/],
+    'states that hold lists' => ['states: { off: [1] }', /states are named in the order/],
+    'a link with a set in it' => ['links: [{ from: BAT:+, sheet: { a: 1 } }]', /a link has from, sheet, at and note/] }.each do |name, (extra, words)|
+    it "objects to #{name}" do
+      text = "sheet: spec\ntitle: Spec\nsystem_volt: 12\nreference: BAT:-\ncomponents: [{ id: BAT, kind: battery }]\nwires: []\n#{extra}"
+      expect(described_class.read(text).problems.map(&:to_s)).to include(match(words))
+    end
+  end
+
+  it 'objects to two items with one UUID' do
+    uuid = SecureRandom.uuid
+    wires = ["{ number: 1, from: BAT:+, to: BAT:-, uuid: #{uuid} }", "{ number: 2, from: BAT:+, to: BAT:-, uuid: #{uuid} }"]
+    expect(objections([battery], wires)).to include(match(/line 9, .*wire 1 and wire 2 have one UUID/))
+  end
+
+  it 'reads "12,6", "10k", "4k7" and "1e5" as numbers' do
+    sheet = sheet_of([%({ id: BAT, kind: battery, volt: "12,6" }), '{ id: R1, kind: resistor, ohm: 10k }', '{ id: R2, kind: resistor, ohm: 4k7 }',
+                      '{ id: R3, kind: resistor, ohm: 1e5 }'], [%({ number: 1, from: BAT:+, to: R1:1, length_m: "2,5" })])
+    expect([sheet.part('BAT').fields['volt'], *%w[R1 R2 R3].map { |id| sheet.part(id).branches.first.ohm }, sheet.wire('1').length_m])
+      .to eq([12.6, 10_000.0, 4700.0, 100_000.0, 2.5])
+  end
+
+  it 'finds a pin however it is drawn: run together, by its alias, in wires, links, places and the reference alike' do
+    text = <<~SHEET
+      sheet: spec
+      title: Spec
+      system_volt: 12
+      reference: BLOCK
+      places: { solenoid_terminal: "K2:50" }
+      links: [{ from: "K2:50", sheet: other }]
+      components:
+        - { id: BAT, kind: battery }
+        - { id: BLOCK, kind: body }
+        - { id: K2, kind: relay, aliases: { "50": "86" } }
+        - { id: A1, kind: control_unit, pins: [{ pin: A/87, role: supply }, { pin: B/87, role: ground }] }
+      wires:
+        - { number: 1, from: "BAT:+", to: "A1:B87" }
+        - { number: 2, from: "BAT:+", to: "K2:50" }
+        - { number: 3, from: "K2:85", to: BLOCK }
+    SHEET
+    sheet = described_class.read(text).sheet
+    expect([sheet.wire('1').to, sheet.wire('2').to, sheet.places['solenoid_terminal'], sheet.links.first.from, sheet.reference])
+      .to eq(%w[A1:B/87 K2:86 K2:86 K2:86 BLOCK:metal])
   end
 
   it 'gives every objection at once, in order of lines' do
@@ -92,6 +165,19 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
       csv = "number;from;to;colour;mm2;length_m\r\n1;BAT:+;L:1;gr\xFCn;2,5;1,5\r\n2;L:2;BAT:-;braun;2,5;0,4\r\n".b
       wire = with_csv(csv).sheet.wire('1')
       expect([wire.colour, wire.section_mm2, wire.length_m]).to eq(['grün', 2.5, 1.5])
+    end
+
+    it 'is read as UTF-16, and with a line that names the separator' do
+      csv = "sep=;\r\nnumber;from;to;colour;ohm\r\n1;BAT:+;L:1;gr\u00fcn;4k7\r\n"
+      ["\uFEFF#{csv}".encode(Encoding::UTF_16LE), "\uFEFF#{csv}".encode(Encoding::UTF_16BE), csv].each do |text|
+        wire = with_csv(text.b).sheet.wire('1')
+        expect([wire.colour, wire.ohm]).to eq(["gr\u00fcn", 4700.0])
+      end
+    end
+
+    it 'objects to a cell more than there are columns' do
+      expect(with_csv("number,from,to,colour\n1,BAT:+,L:1,red,blue").problems.map(&:to_s))
+        .to include(match(/line 2, column 5: wire 1 has a cell more than there are columns/))
     end
 
     it 'objects with line and column: unknown columns, missing columns, text in numbers, open quotes' do

@@ -10,6 +10,7 @@ require_relative 'golden_jobs'
 # Lets a simulated technician work, then takes every other test once.
 class GoldenRecorder
   include CoreFixtures
+
   FAULTS = {
     'starting' => [['block_strap', 'resistance', [0.09, 0.02, 0.004]], ['negative_cable', 'resistance', [0.08, 0.006]],
                    ['isolator', 'resistance', [0.05, 0.005]], ['positive_clamp', 'resistance', [0.06]], ['starter_cable', 'resistance', [0.07]],
@@ -30,7 +31,9 @@ class GoldenRecorder
 
   def call
     jobs = cases.cycle.each_with_index.lazy.filter_map { |one, index| job(*one, index) }.first(JOBS)
-    parts = { conditions: JSON.generate(@conditions), words: JSON.generate(@words), jobs: "[\n#{jobs.map { |one| JSON.generate(one) }.join(",\n")}\n]" }
+    parts = { conditions: JSON.generate(@conditions), words: JSON.generate(@words), jobs: "[\n#{jobs.map do |one|
+      JSON.generate(one)
+    end.join(",\n")}\n]" }
     File.write(GoldenJobs::PATH, "{#{parts.map { |name, text| "\"#{name}\": #{text}" }.join(",\n")}}\n")
   end
 

@@ -5,6 +5,7 @@ require_relative 'golden_jobs'
 # A recorded job put to the program as it is now, row by row.
 class Replay
   include CoreFixtures
+
   # kind: judged, step, ladder or missing; at: test key, or what the row did; was and is: as GoldenJobs writes them
   Difference = Struct.new(:job, :row, :kind, :at, :was, :is, keyword_init: true) do
     def to_s = "job #{job} row #{row}: #{kind} of #{at}: was \"#{was}\", is \"#{is}\""
@@ -62,7 +63,7 @@ class Replay
     )
   end
 
-  def differing(kind, at, was, is, row)
-    was == is ? [] : [Difference.new(job: @job.number, row: row, kind: kind, at: at, was: was, is: is)]
+  def differing(kind, at, was, now, row)
+    was == now ? [] : [Difference.new(job: @job.number, row: row, kind: kind, at: at, was: was, is: now)]
   end
 end

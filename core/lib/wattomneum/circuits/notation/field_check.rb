@@ -29,7 +29,9 @@ module Wattomneum
           rules.select { |name, rule| rule['required'] && fields[name].nil? }.each_key do |name|
             wrong(path, "#{owner} has no #{name}", "Add \"#{name}:\"")
           end
-          clean = fields.to_h { |name, value| [name, rules[name] && !value.nil? ? value_of(value, rules[name], [*path, name], "#{owner} #{name}") : value] }
+          clean = fields.to_h do |name, value|
+            [name, rules[name] && !value.nil? ? value_of(value, rules[name], [*path, name], "#{owner} #{name}") : value]
+          end
           clean if problems.size == before
         end
 

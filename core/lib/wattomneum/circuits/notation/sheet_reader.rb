@@ -85,7 +85,10 @@ module Wattomneum
         end
 
         def check_zones
-          return wrong(['zones'], 'zones are named, each with a label', 'Write "zones: { frame_left: { label: Left rail } }"') unless @zones.is_a?(Hash)
+          unless @zones.is_a?(Hash)
+            return wrong(['zones'], 'zones are named, each with a label',
+                         'Write "zones: { frame_left: { label: Left rail } }"')
+          end
 
           check = FieldCheck.new(@document, states: [])
           @zones.each do |key, fields|
@@ -235,7 +238,10 @@ module Wattomneum
         end
 
         def loop_of(check, fields, index)
-          return wrong(['loops', index], 'a loop is a set of named fields', 'Write "{ key: start, load: M1, state: cranking }"') unless fields.is_a?(Hash)
+          unless fields.is_a?(Hash)
+            return wrong(['loops', index], 'a loop is a set of named fields',
+                         'Write "{ key: start, load: M1, state: cranking }"')
+          end
 
           check.read(fields, LOOP, ['loops', index], 'a loop') or return
           load = @parts&.find { |part| part.id == fields['load'].to_s && part.pins.size >= 2 }

@@ -98,7 +98,9 @@ module Wattomneum
             wrong(row, 'shielded', "shielded of wire #{number} is yes or no, got #{row.fields['shielded']}", 'Write yes, or leave it empty')
           end
           uuid = row.fields['uuid']
-          wrong(row, 'uuid', "uuid of wire #{number} is no UUID", 'Leave it out, and one is given') unless uuid.nil? || uuid.to_s.match?(FieldCheck::UUID)
+          unless uuid.nil? || uuid.to_s.match?(FieldCheck::UUID)
+            wrong(row, 'uuid', "uuid of wire #{number} is no UUID", 'Leave it out, and one is given')
+          end
           @problems.size == before
         end
 

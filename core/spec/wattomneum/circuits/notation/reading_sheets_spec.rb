@@ -26,7 +26,7 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a ground on no body' => [[battery, '{ id: G1, kind: ground, body: MOON }'], [], /stands on MOON, which is no body/],
     'a wire of no length' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, length_m: 0 }'], /length_m of wire 1 is 0.01 to 500, got 0/],
     'a role no pin of a control unit has' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: supplly }] }'], [],
-                                             /control unit A pins 1 role is supply, .*, got supplly/],
+                                              /control unit A pins 1 role is supply, .*, got supplly/],
     'a pin without a role' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1 }] }'], [], /control unit A pins 1 has no role/],
     'a field no pin has' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: input, taste: salt }] }'], [], /pins 1 has no "taste"/],
     'a state no pin knows' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: low_side, active_in: [flying] }] }'], [],
@@ -34,7 +34,8 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a pin twice' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: input }, { pin: 1, role: ground }] }'], [], /has pin 1 twice/],
     'a need for a pin that is not there' => [[battery, '{ id: A, kind: control_unit, pins: [{ pin: 1, role: low_side, needs: [9] }] }'], [],
                                              /has no pin 9, which it names itself/],
-    'an alias for a pin that is not there' => [[battery, '{ id: K1, kind: relay, aliases: { "50": "88" } }'], [], /has no pin 88, which it names itself/],
+    'an alias for a pin that is not there' => [[battery, '{ id: K1, kind: relay, aliases: { "50": "88" } }'], [],
+                                               /has no pin 88, which it names itself/],
     'a contact in a state there is not' => [[battery, '{ id: S, kind: switch, contacts: [{ from: 30, to: 15, closed_in: [flying] }] }'], [],
                                             /closed_in names key states; flying is none/],
     'a switch that is never said to close' => [[battery, '{ id: S, kind: switch }'], [], /switch S has no closed_in and no contacts/],
@@ -71,7 +72,7 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a loop of another kind' => ['loops: [{ key: blow, load: L, state: running }]', /a loop key is start, charge, got blow/],
     'states that hold lists' => ['states: { off: [1] }', /states are named in the order/],
     'a link with a set in it' => ['links: [{ from: BAT:+, sheet: { a: 1 } }]', /a link has from, sheet, at and note/] }.each do |name, (extra, words)|
-    it "objects to #{name}" do
+    it "objects at the top to #{name}" do
       text = "sheet: spec\ntitle: Spec\nsystem_volt: 12\nreference: BAT:-\ncomponents: [{ id: BAT, kind: battery }]\nwires: []\n#{extra}"
       expect(described_class.read(text).problems.map(&:to_s)).to include(match(words))
     end
@@ -177,7 +178,7 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
 
     it 'objects to a cell more than there are columns' do
       expect(with_csv("number,from,to,colour\n1,BAT:+,L:1,red,blue").problems.map(&:to_s))
-        .to include(match(/line 2, column 5: wire 1 has a cell more than there are columns/))
+        .to include(include('line 2, column 5: wire 1 has a cell more than there are columns'))
     end
 
     it 'objects with line and column: unknown columns, missing columns, text in numbers, open quotes' do

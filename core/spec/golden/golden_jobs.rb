@@ -45,8 +45,11 @@ module GoldenJobs
   # How a step is written: kind, test or element, position.
   def self.step(step) = [step.kind, step.test_key || step.element, step.position].compact.join(' ')
 
-  # How the ladders are written: suspect, position, the rungs' first letters.
+  # How the ladders are written: suspect, position, the rungs in order. The rung "evidence" came later (rule 1).
   def self.ladders(assessment)
-    assessment.ladders.map { |one| "#{one.suspect}#{one.position} #{one.rungs.map { |rung| "#{rung.key}:#{rung.state}" }.join(' ')}" }
+    assessment.ladders.map do |one|
+      rungs = one.rungs.reject { |rung| rung.key == 'evidence' }
+      "#{one.suspect}#{one.position} #{rungs.map { |rung| "#{rung.key}:#{rung.state}" }.join(' ')}"
+    end
   end
 end

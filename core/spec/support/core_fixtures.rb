@@ -39,9 +39,9 @@ module CoreFixtures
   end
 
   def all_said(test, system)
-    figures = { 'battery_temperature_celsius' => 20, 'hours_rested' => 9, 'load_ampere' => 400, 'current_ampere' => 100,
+    figures = { 'posts_now_volt' => 12.6, 'battery_temperature_celsius' => 20, 'hours_rested' => 9, 'load_ampere' => 400, 'current_ampere' => 100,
                 'voltage_across_volt' => 0.0 }
-    keys = test.required_conditions(system) + (test.asked_conditions(system) & %w[load_on]) + %w[value_confirmed]
+    keys = test.required_conditions(system) + (test.asked_conditions(system) & ['load_on', *('posts_now_volt' if test.state == 'key_on')]) + %w[value_confirmed]
     keys.to_h { |key| [key, figures.fetch(key, 'yes')] }.except('reversed_ohm')
   end
 

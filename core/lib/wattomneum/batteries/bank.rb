@@ -32,6 +32,32 @@ module Wattomneum
         Result.new(volt: volt, currents_ampere: sources.map { load_ampere })
       end
 
+      # The least resistance that this bank can plausibly have: with it, a sag bounds the current. A large bank with a small sag can
+      # still carry a kiloampere.
+      #
+      # Formula: per battery 0.6 (OCV - 7.2 V) / CCA(SAE) / c(T), full charge; without a rating 2 mohm; parallel divides, series adds.
+      # Source: SAE J537 end point and c(T) as InternalResistance; the share is ours, from cases.
+      #
+      # @param system [Systems::ElectricalSystem]
+      # @param temperature_celsius [Float, nil] of the batteries; nil is taken as the warmest of the table, where they have least
+      # @param limits [Limits::Table]
+      # @return [Float] ohm
+      # @example two of 800 A SAE in parallel, 27 degC   # => 0.00132
+      def self.least_ohm(system, temperature_celsius: nil, limits: Limits::Table.shipped)
+        share = limits.fetch('battery.resistance_least_share').value / 100.0
+        unrated = limits.fetch('battery.resistance_unrated').value / 1000.0
+        ohms = system.positions.map do |position|
+          battery = system.batteries[position] or next unrated
+          share * InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, rest_volt: FULL_VOLT,
+                                                 temperature_celsius: temperature_celsius || WARMEST_CELSIUS)
+        end
+        system.parallel? ? 1.0 / ohms.sum { |ohm| 1.0 / ohm } : ohms.sum
+      end
+      # Rest volts of a full battery, and where its resistance is least.
+      FULL_VOLT = 12.65
+      WARMEST_CELSIUS = 27.0
+      private_constant :FULL_VOLT, :WARMEST_CELSIUS
+
       # @param sources [Array<Source>]
       # @param arrangement [String] single, parallel or series
       # @return [Source] the one source that stands for the whole bank

@@ -44,12 +44,19 @@ module Wattomneum
         %w[battery.health_sound battery.health_serviceable battery.health_least].each { |id| limit(id) }
         verdict, words = WORDS.fetch(grade)
         judgement(verdict, "#{Figure.percent(percent)} of its label: #{words}", weight: 'support', traps: tester_trap,
+                                                                           validity: approximate_charge? ? 'approximate' : 'valid',
+                                                                           reasons: approximate_charge? ? [NOT_SETTLED] : [],
                                                                            figures: { health_percent: percent },
                                                                            **consequence(grade))
       end
 
+      NOT_SETTLED = 'Its charge is known approximately: so is this'
+      private_constant :NOT_SETTLED
+
+      # Between serviceable and done it may be the cause while it is cold, and may not.
       def consequence(grade)
         return { rules_in: ["Battery #{reading.position} worn out"], convicts: ['battery'] } if grade == :replace
+        return {} if grade == :plan_replacement
 
         { rules_out: ["Battery #{reading.position} as the cause"] }
       end

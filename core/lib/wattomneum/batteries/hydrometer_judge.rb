@@ -22,10 +22,32 @@ module Wattomneum
       def cells = reading.cells
       def spread = difference(cells.max, cells.min)
 
+      # The one farthest from the median of the others, high or low.
       def bad_cell
-        worst = cells.index(cells.min) + 1
-        judgement('act', "Cell #{worst} from the positive end is #{format('%.3f', spread)} SG under the best: bad cell",
-                  weight: 'proof', rules_in: ["Bad cell in battery #{reading.position}"], convicts: ['battery'])
+        worst = cells.each_index.max_by { |index| (cells[index] - median(cells.reject.with_index { |_, other| other == index })).abs }
+        apart = difference(cells[worst], median(cells.reject.with_index { |_, other| other == worst }))
+        judgement('act', "Cell #{worst + 1} from the positive end is #{format('%.3f', apart.abs)} SG #{apart.negative? ? 'under' : 'over'} " \
+                         'the others: bad cell', weight: 'proof', rules_in: ["Bad cell in battery #{reading.position}"], convicts: ['battery'])
+      end
+
+      def median(values)
+        sorted = values.sort
+        (sorted[(values.size - 1) / 2] + sorted[values.size / 2]) / 2.0
+      end
+
+      # No cell of a lead-acid battery is charged beyond this (from memory: 1.265 full, 1.300 with strong acid).
+      TOO_HIGH = 1.310
+      private_constant :TOO_HIGH
+
+      # All alike and wrong: what else it may be.
+      def odd_round(corrected, percent)
+        return ['All high: level low, too strong acid filled in, or the hydrometer is off'] if corrected > TOO_HIGH
+
+        rest = circumstances.latest('rest_voltage', position: reading.position)
+        rested = rest && Evidence::Judging.call(rest, circumstances).figures[:charge_percent]
+        return [] unless rested && rested >= limit('battery.charge_least') && percent < limit('battery.charge_least')
+
+        ['All low with good volts at rest: stratified or just watered; a hydrometer draws the top']
       end
 
       def charge
@@ -39,6 +61,7 @@ module Wattomneum
         verdict = percent < least ? 'watch' : 'sound'
         judgement(verdict, "#{Figure.percent(percent)} charged, cells together", weight: 'support',
                                                                               figures: { charge_percent: percent },
+                                                                              traps: odd_round(corrected, percent),
                                                                               instead: ('Charge and retest' if percent < least))
       end
     end

@@ -47,12 +47,25 @@ module Wattomneum
                                     figures: { charge_percent: charged, rest_volt: value },
                                     rules_in: charged < least ? ["Battery #{reading.position} discharged"] : [],
                                     instead: charged < least ? 'Charge it, let it rest, test again' : nil,
-                                    convicts: value < DEAD_CELL_VOLT ? ['battery'] : [])
+                                    convicts: shorted_cell? ? ['battery'] : [], traps: shorted_cell? ? [STAYED_LOW] : [])
+      end
+
+      STAYED_LOW = 'It did not come up with charging. One that gets hot on the charger is taken off it at once'
+      private_constant :STAYED_LOW
+
+      # Low before, charged, and low again.
+      def shorted_cell?
+        value < DEAD_CELL_VOLT && circumstances.readings.any? do |other|
+          other.test_key == reading.test_key && other.position == reading.position && other.battery&.tag == reading.battery&.tag &&
+            other.taken_at < reading.taken_at && other.value.to_f < DEAD_CELL_VOLT
+        end
       end
 
       def words(charged, least)
-        if value < DEAD_CELL_VOLT
-          ['act', "#{Figure.volt(value)}: flat, or a cell is gone. Charge, then test"]
+        if shorted_cell?
+          ['act', "#{Figure.volt(value)} again after charging: a cell is shorted"]
+        elsif value < DEAD_CELL_VOLT
+          ['watch', "#{Figure.volt(value)}: flat, or a cell is gone. Charge it and read again; stop where it gets hot"]
         elsif charged < least
           ['watch', "About #{Figure.percent(charged)} charged: charge and retest, no verdict yet"]
         else

@@ -12,10 +12,9 @@ module Wattomneum
         most = limit(test.limit)
         current = reading.conditions.number('current_ampere')
         sum("#{Figure.volt(value)} against #{Figure.volt(most)} at rated current")
-        return convicted(value, most) if value > most
-        return judgement('unproven', 'Small, but the current is not known', weight: 'none') if current.nil?
+        return scaled(most, current) if rated && current && current >= rated * LEAST_SHARE
 
-        scaled(most, current)
+        at_this_current(most, current)
       end
 
       private
@@ -24,11 +23,26 @@ module Wattomneum
       def rated = system.alternator_rating_ampere
 
       def scaled(most, current)
-        return little_current(current) if rated && current < rated * LEAST_SHARE
+        full = value * rated / current
+        sum("#{Figure.volt(value)} x #{Figure.ampere(rated)} / #{Figure.ampere(current)} = #{Figure.volt(full)} at rating")
+        decided(full, most, Evidence::MeterError.scaled(value, at_ampere: current, to_ampere: rated))
+      end
 
-        full = rated && current.positive? ? value * rated / current : value
-        sum("#{Figure.volt(value)} x #{Figure.ampere(rated)} / #{Figure.ampere(current)} = #{Figure.volt(full)} at rating") if rated
-        full > most ? convicted(full, most) : cleared
+      # Little or unknown current: a large drop convicts all the same, a small one clears nothing.
+      def at_this_current(most, current)
+        error = Evidence::MeterError.volt(value)
+        return decided(value, most, error) if (rated.nil? && current) || side(value, most, error) == :over
+        return judgement('unproven', 'Small, but the current is not known', weight: 'none') if current.nil?
+
+        little_current(current)
+      end
+
+      def decided(full, most, error)
+        case side(full, most, error)
+        when :over then convicted(full, most)
+        when :under then cleared
+        else at_the_limit("#{Figure.volt(full)} lost", error)
+        end
       end
 
       def little_current(current)

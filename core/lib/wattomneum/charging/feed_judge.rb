@@ -7,27 +7,46 @@ module Wattomneum
     class FeedJudge < Evidence::Judge
       # @return [Judgement]
       def call
-        posts = circumstances.latest('posts_rest', round: reading.round)
-        return needs_posts if posts.nil?
+        @posts_volt = posts_now || rest_beside
+        return needs_posts if @posts_volt.nil?
 
-        @posts_volt = posts.value
         most = limit(test.limit)
         lost = difference(@posts_volt, value)
-        sum("posts #{posts.spoken} - #{test.short.downcase} #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
-        return unloaded unless loaded?
-
-        lost <= most ? carries : fails
+        sum("posts #{Figure.volt(@posts_volt)} - #{test.short.downcase} #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
+        loaded? ? loaded(lost, most) : unloaded
       end
 
       private
+
+      # Posts at rest stand in for posts now only where the feed is read at rest too.
+      def rest_beside
+        circumstances.latest('posts_rest', round: reading.round)&.value if test.state == 'off'
+      end
+
+      def loaded(lost, most)
+        error = Evidence::MeterError.difference(@posts_volt, value)
+        case side(lost, most, error)
+        when :over then fails
+        when :under then carries
+        else at_the_limit("#{Figure.volt(lost)} under the posts", error)
+        end
+      end
 
       def element = Systems::Places.element(test.element)
       def loaded? = reading.conditions.said('load_on') == :yes
       def share_percent = 100.0 * value / @posts_volt
 
       def needs_posts
-        judgement('unproven', 'A feed is judged against the posts', validity: 'unstated', weight: 'none',
-                                                                    instead: 'Read the posts of the bank, engine stopped')
+        return convicted('Dead without any load: open', traps: stray_volts) if dead_whatever_the_posts?
+
+        judgement('unproven', 'A feed is judged against the posts in the same moment', validity: 'unstated', weight: 'none',
+                                                                                       instead: 'Read the posts beside it and say them')
+      end
+
+      # Under a tenth of the system no posts of a unit that has its lamps on could have been meant.
+      def dead_whatever_the_posts?
+        @posts_volt = system.system_volt.to_f
+        share_percent < limit('evidence.open_share')
       end
 
       def carries

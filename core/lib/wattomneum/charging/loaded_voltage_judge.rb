@@ -6,9 +6,13 @@ module Wattomneum
     class LoadedVoltageJudge < Evidence::Judge
       # @return [Judgement]
       def call
-        least = limit('charging.loaded_least')
+        return over_cap if side(value, limit('charging.over_cap'), error) == :over
+
+        least = least_volt
         sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")
-        return low if value < least || sinks?
+        sinks = sinking
+        return low if side(value, least, error) == :under || sinks == :over
+        return at_the_limit("#{Figure.volt(value)} with the loads on", error) if side(value, least, error) == :at || sinks == :at
 
         judgement('sound', 'Carries the loads', weight: 'proof', clears: %w[alternator output_cable],
                                                 rules_out: ['Weak output'])
@@ -16,12 +20,28 @@ module Wattomneum
 
       private
 
-      def sinks?
-        unloaded = companion('charging_fast_idle') or return false
+      def error = Evidence::MeterError.volt(value)
+
+      # The floor moves with the temperature of the batteries as the band does.
+      def least_volt
+        %w[charging.loaded_least charging.shift_per_degree charging.floor_least].each { |id| limit(id) }
+        unloaded = companion('charging_fast_idle')
+        celsius = [reading, unloaded].compact.filter_map { |one| one.conditions.number('battery_temperature_celsius') }.first
+        Regulation.new(system, temperature_celsius: celsius, limits: circumstances.limits).loaded_volt
+      end
+
+      def over_cap
+        judgement('act', 'Overcharging with the loads on', weight: 'proof', rules_in: ['Sense wire or regulator ground first, then regulator'],
+                                                           instead: 'Read the sense terminal under load against the posts now')
+      end
+
+      # @return [Symbol, nil] where the loss against loads off lies; nil where that was not read
+      def sinking
+        unloaded = companion('charging_fast_idle') or return
         lost = difference(unloaded.value, value)
         most = limit('charging.loaded_within')
         sum("loads off #{unloaded.spoken} - loads on #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
-        lost > most
+        side(lost, most, Evidence::MeterError.difference(unloaded.value, value))
       end
 
       def low

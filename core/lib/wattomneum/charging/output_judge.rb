@@ -14,23 +14,24 @@ module Wattomneum
 
         limit(hot? ? 'charging.output_hot' : 'charging.output_cold')
         sum("#{Figure.ampere(value)} / #{Figure.ampere(rating)} rated = #{Figure.percent(100.0 * value / rating)}")
-        carries?(rating) ? sound : weak
+        least = rating * limit(hot? ? 'charging.output_hot' : 'charging.output_cold') / 100.0
+        case side(value, least, Evidence::MeterError.ampere(value))
+        when :over then sound
+        when :under then weak
+        else judgement('watch', 'Gives about what it must: within the error of the clamp', weight: 'support', instead: 'Zero the clamp and read again')
+        end
       end
 
       private
 
       def hot? = reading.conditions.said('alternator_hot') == :yes
 
-      def carries?(rating)
-        OutputTest.passes?(output_ampere: value, rating_ampere: rating, hot: hot?, limits: circumstances.limits)
-      end
-
       def sound
         judgement('sound', 'Gives its rating', weight: 'proof', clears: ['alternator'], rules_out: ['Weak output'])
       end
 
       def weak
-        judgement('act', 'Gives less than its rating', weight: 'proof',
+        judgement('act', 'Gives less than its rating', weight: 'proof', convicts: ['alternator'],
                   rules_in: ['Belt, excitation, case ground, a diode, or the alternator with its regulator'],
                   instead: 'Belt, feeds and case ground before it is condemned')
       end

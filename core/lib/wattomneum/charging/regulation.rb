@@ -3,13 +3,16 @@
 module Wattomneum
   # Alternator, regulator, their feeds and drops.
   module Charging
-    # The band of a regulated voltage at a temperature.
+    # The band of a regulated voltage at a temperature, and what is asked with the loads on.
     class Regulation
       REFERENCE_CELSIUS = 25.0
-      attr_reader :low_volt, :high_volt, :over_volt
+      # Ceilings of batteries that take less than the band (from memory), at 25 degC and per 12 V. Gel gets nothing on top.
+      CEILINGS = { 'gel' => 'charging.ceiling_gel', 'agm' => 'charging.ceiling_agm' }.freeze
 
-      # Formula: limits at 25 degC shifted by -18 mV per degC and 12 V (24 V: -36 mV), never under the floor;
-      # overcharging over the lesser of shifted upper limit + band and the cap.
+      attr_reader :low_volt, :high_volt, :over_volt, :steady_volt, :floor_volt, :loaded_volt, :hot_volt
+
+      # Formula: limits at 25 degC shifted by -18 mV per degC and 12 V (24 V: -36 mV), never under the floor; overcharging over the
+      # lesser of shifted upper limit + band and the cap; the ceiling of gel and AGM in place of the upper limit.
       # Source: band common practice; 3 mV per cell and degC handbook, from memory.
       #
       # @param system [Systems::ElectricalSystem]
@@ -17,12 +20,45 @@ module Wattomneum
       # @param limits [Limits::Table]
       # @example 12 V at -15 degC   # => 14.52 to 15.42 V
       def initialize(system, temperature_celsius:, limits: Limits::Table.shipped)
-        limit = ->(id) { system.limit(id, limits: limits).value }
-        shift = limit.call('charging.shift_per_degree') * ((temperature_celsius || REFERENCE_CELSIUS) - REFERENCE_CELSIUS)
-        @low_volt = [limit.call('charging.low') + shift, limit.call('charging.floor')].max
-        @high_volt = [limit.call('charging.high') + shift, @low_volt].max
-        @over_volt = [@high_volt + limit.call('charging.over_band'), limit.call('charging.over_cap')].min
+        @system = system
+        @limits = limits
+        @shift = volt('charging.shift_per_degree') * ((temperature_celsius || REFERENCE_CELSIUS) - REFERENCE_CELSIUS)
+        @floor_volt = volt('charging.floor_least')
+        @steady_volt = volt('charging.floor')
+        @low_volt = shifted('charging.low', @steady_volt)
+        @loaded_volt = shifted('charging.loaded_least', @floor_volt)
+        find_top
         freeze
+      end
+
+      # @return [Array<String>] ids of the limits that made it
+      def limit_ids
+        %w[charging.low charging.high charging.shift_per_degree charging.floor charging.floor_least charging.over_band charging.over_cap] +
+          [*ceiling]
+      end
+
+      # @return [Boolean] whether a battery stands there whose type nobody entered
+      def type_unknown? = @system.positions.any? { |position| @system.batteries[position].nil? }
+
+      private
+
+      def volt(id) = @system.limit(id, limits: @limits).value
+      def cap_volt = volt('charging.over_cap')
+      def shifted(id, floor) = [[volt(id) + @shift, floor].max, cap_volt].min
+
+      # Of several types in one bank the one that bears least.
+      def ceiling
+        types = @system.batteries.values_at(*@system.positions).compact.map(&:type)
+        CEILINGS.values_at(*%w[gel agm].select { |type| types.include?(type) }).first
+      end
+
+      def find_top
+        top = volt(ceiling || 'charging.high')
+        band = ceiling == CEILINGS['gel'] ? 0.0 : volt('charging.over_band')
+        @high_volt = [[top + @shift, @low_volt].max, cap_volt].min
+        @over_volt = [@high_volt + band, cap_volt].min
+        # A flooded battery in the heat bears a steady voltage up to here, watched.
+        @hot_volt = ceiling ? @over_volt : [[volt('charging.hot_most'), @over_volt].max, cap_volt].min
       end
     end
   end

@@ -7,21 +7,27 @@ module Wattomneum
       # A commanded alternator is judged against its setpoint within this (ours).
       SETPOINT_WITHIN_VOLT = 0.3
 
+      # Where batteries are charged, coldest and warmest (ours).
+      PLAUSIBLE_CELSIUS = [-30.0, 50.0].freeze
+
       # @return [Judgement]
       def call
+        return over_cap if side(value, limit('charging.over_cap'), error) == :over
         return against_setpoint if reading.conditions.number('setpoint_volt')
 
         rise_line
-        return no_rise if @rise_volt && @rise_volt < limit('charging.rise_least')
+        return no_rise if @rise_volt && side(@rise_volt, limit('charging.rise_least'), error) == :under
         return idle_rises if reading.test_key == 'charging_idle' && value <= band.over_volt
 
-        against_band
+        celsius ? against_band : without_temperature
       end
 
       private
 
       def celsius = reading.conditions.number('battery_temperature_celsius')
-      def band = @band ||= Regulation.new(system, temperature_celsius: celsius, limits: circumstances.limits)
+      def error = Evidence::MeterError.volt(value)
+      def band_at(one) = Regulation.new(system, temperature_celsius: one, limits: circumstances.limits)
+      def band = @band ||= band_at(celsius)
 
       def rise_line
         rest = circumstances.latest('posts_rest', round: reading.round) or return
@@ -39,6 +45,11 @@ module Wattomneum
                                                          rules_in: ['Alternator, its command line, or a drop on the way'])
       end
 
+      def over_cap
+        sum("#{Figure.volt(value)} against #{Figure.volt(limit('charging.over_cap'))}, whatever the temperature or the setpoint")
+        overcharging
+      end
+
       def no_rise
         judgement('act', 'No rise over rest: it does not charge', weight: 'support', figures: { rise_volt: @rise_volt },
                   rules_in: ['Belt, excitation, sense, output cable or alternator'],
@@ -49,31 +60,77 @@ module Wattomneum
         judgement('sound', 'It charges; its height is judged at fast idle', weight: 'support')
       end
 
+      # Judged wherever the batteries may be: one answer for all of it counts, two ask for the temperature.
+      def without_temperature
+        places = PLAUSIBLE_CELSIUS.map { |one| place(band_at(one)) }
+        if places.uniq.size > 1 && place(band) != :in_band
+          return judgement('unproven', "#{Figure.volt(value)}: right at one temperature of the batteries, wrong at another", validity: 'unstated',
+                           weight: 'none', instead: 'Say the temperature of the batteries')
+        end
+
+        against_band
+      end
+
+      # Where the voltage lies in a band: what it is judged as.
+      def place(band)
+        return :over if side(value, band.over_volt, error) == :over
+        return :high if side(value, band.high_volt, error) == :over
+        return :in_band if side(value, band.low_volt, error) != :under
+        return :low_steady if side(value, band.steady_volt, error) != :under
+
+        side(value, band.floor_volt, error) == :under ? :too_low : :low
+      end
+
       def against_band
-        %w[charging.low charging.high charging.shift_per_degree].each { |id| limit(id) }
+        band.limit_ids.each { |id| limit(id) }
         sum("band at #{Figure.celsius(celsius || Regulation::REFERENCE_CELSIUS)}: #{Figure.volt(band.low_volt)} to " \
             "#{Figure.volt(band.high_volt)}, overcharging over #{Figure.volt(band.over_volt)}")
-        return over if value > band.over_volt
-        return low if value < band.low_volt
+        where = place(band)
+        return ask_type if %i[over high].include?(where) && band.type_unknown?
 
-        in_band
+        case where
+        when :over then hot_and_steady? ? watched_heat : overcharging
+        when :high then watch('A little over the band: look at the sense wire')
+        when :in_band then in_band
+        when :low_steady, :low then low(where)
+        else too_low
+        end
+      end
+
+      def hot_and_steady? = celsius && celsius > Regulation::REFERENCE_CELSIUS && side(value, band.hot_volt, error) != :over
+
+      def watched_heat
+        limit('charging.hot_most')
+        watch('Over the band of hot batteries, and still where many regulators stay: watch their water and temperature')
+      end
+
+      def ask_type
+        judgement('unproven', 'At the top of the band it matters what stands there: gel and AGM take less', validity: 'unstated', weight: 'none',
+                                                                                                            instead: 'Enter the batteries with their type')
+      end
+
+      def watch(words, **rest) = judgement('watch', words, weight: 'support', **approximate, **rest)
+
+      def approximate
+        celsius ? {} : { validity: 'approximate', reasons: ['Battery temperature not said: judged at 25 degC'] }
       end
 
       def in_band
-        verdict = value > band.high_volt ? 'watch' : 'sound'
-        words = verdict == 'watch' ? 'A little over the band: look at the sense wire' : 'Regulated as it should'
-        judgement(verdict, words, weight: 'support', validity: celsius ? 'valid' : 'approximate',
-                                  reasons: celsius ? [] : ['Battery temperature not said: judged at 25 degC'],
-                                  rules_out: verdict == 'sound' ? ['Regulator and output at light load'] : [])
+        judgement('sound', 'Regulated as it should', weight: 'support', **approximate, rules_out: ['Regulator and output at light load'])
       end
 
-      def over
-        limit('charging.over_cap')
+      def overcharging
         judgement('act', 'Overcharging', weight: 'support', rules_in: ['Sense wire or regulator ground first, then regulator'],
-                                         instead: 'Read the sense terminal under a lamp before the alternator is blamed')
+                                         instead: 'Read the sense terminal under load against the posts now, before the alternator is blamed')
       end
 
-      def low
+      # Many regulators do not compensate, and a control unit may command it.
+      def low(where)
+        words = where == :low_steady ? 'Under the band for this temperature, and steady' : 'Charges, but low'
+        watch("#{words}: what kind of regulator is it, and what is its setpoint?", instead: 'Ask for the regulator and its setpoint, then read under load')
+      end
+
+      def too_low
         judgement('act', 'Charges, but too low', weight: 'support', rules_in: ['Belt, output drop, case ground or regulator'],
                                                  instead: 'Output and case drop at current')
       end

@@ -8,6 +8,8 @@ module Wattomneum
       def call
         return normal if reading.observation == 'normal'
 
+        return spins_free if reading.observation == 'spins_free'
+
         rows = Table.new(circumstances, round: reading.round).matches
         judgement('act', "#{reading.spoken}: seen to fail", weight: 'support', rules_in: rows.map(&:reads_as).uniq,
                                                            rules_out: rules_out)
@@ -18,6 +20,13 @@ module Wattomneum
       def normal
         judgement('sound', 'Cranks as it should', weight: 'proof',
                                                   rules_out: ['Starting trouble at this temperature, this time'])
+      end
+
+      # Fast, and the engine stands still: nothing electrical is left to ask.
+      def spins_free
+        judgement('act', 'The starter spins and the engine does not: drive or ring gear', weight: 'proof', convicts: ['starter'],
+                  rules_in: ['Drive or ring gear'], rules_out: ['Batteries, cables, grounds and signal'],
+                  traps: ['Turning slowly without the engine, on a starter of two stages, is its main contact or its volts'])
       end
 
       def rules_out

@@ -2,22 +2,46 @@
 
 module Wattomneum
   module Cranking
-    # Cranking current against what this engine usually takes.
+    # Cranking current against what this engine asks for at this temperature.
     class CurrentJudge < Evidence::Judge
+      # The usual current is what the healthy engine takes at about this temperature.
+      USUAL_AT_CELSIUS = 20.0
+      # Warmer than this thick oil is no excuse (ours, from cases).
+      OIL_FLOWS_CELSIUS = 5.0
+
       # @return [Judgement]
       def call
-        usual = system.usual_cranking_current_ampere
-        share = 100.0 * value / usual
-        sum("#{Figure.ampere(value)} / usual #{Figure.ampere(usual)} = #{Figure.percent(share)}")
+        share_line
         bank_resistance
-        return too_high(share) if share > limit('cranking.current_high')
-        return too_low(share) if share < limit('cranking.current_low')
+        return too_high if over?('cranking.current_high') == :over
+        return too_low if over?('cranking.current_low') == :under
 
-        judgement('sound', "#{Figure.percent(share)} of the usual current", weight: 'support', figures: @figures,
-                                                                       rules_out: ['Locked engine or shorted starter'])
+        cold_drag? ? drags_in_the_cold : usual
       end
 
       private
+
+      # Of the batteries, which stand in for the oil: what was said with the posts of this round.
+      def celsius
+        reading.conditions.number('engine_temperature_celsius') || companion('posts_cranking')&.conditions&.number('battery_temperature_celsius')
+      end
+
+      def demand_ratio
+        return 1.0 if celsius.nil?
+
+        line = Batteries::Tables.line('engine_demand_percent')
+        line.clamped(celsius) / line.clamped(USUAL_AT_CELSIUS)
+      end
+
+      def demand_ampere = @demand_ampere ||= system.usual_cranking_current_ampere * demand_ratio
+      def share = 100.0 * value / demand_ampere
+
+      def over?(id) = side(value, demand_ampere * limit(id) / 100.0, Evidence::MeterError.ampere(value))
+
+      def share_line
+        cold = celsius ? " x #{Figure.trim(demand_ratio, 2)} at #{Figure.celsius(celsius)}" : ''
+        sum("#{Figure.ampere(value)} / usual #{Figure.ampere(system.usual_cranking_current_ampere)}#{cold} = #{Figure.percent(share)}")
+      end
 
       def bank_resistance
         rest = circumstances.latest('posts_rest', round: reading.round)
@@ -31,13 +55,32 @@ module Wattomneum
       end
 
       def rows = Table.new(circumstances, round: reading.round).matches.map(&:reads_as).uniq
+      def slow? = companion('cranking_behaviour')&.observation == 'slow'
 
-      def too_high(share)
-        judgement('act', "#{Figure.percent(share)} of the usual: something drags or is shorted", figures: @figures,
-                                                                                           rules_in: rows)
+      # Slow, cold, and it takes what a cold engine asks for or more: oil, engine or hydraulic lock, not the starter.
+      def cold_drag? = slow? && celsius && celsius < OIL_FLOWS_CELSIUS && share >= 100
+
+      def drags_in_the_cold
+        judgement('watch', "#{Figure.percent(share)} of what a cold engine asks for: it drags", weight: 'support', figures: @figures,
+                  rules_in: ['Drag in the cold: oil, engine or hydraulic lock'], rules_out: ['Resistance in the path'],
+                  instead: 'Ask for the oil grade, and turn it by hand')
       end
 
-      def too_low(share)
+      def usual
+        judgement('sound', "#{Figure.percent(share)} of the usual current", weight: 'support', figures: @figures,
+                                                                       rules_out: ['Locked engine or shorted starter'])
+      end
+
+      # Far over the demand a starter is shorted or binding, once the engine is proved free: its ladder asks for that.
+      def too_high
+        convicts = over?('cranking.current_convicts') == :over && oil_flows? ? ['starter'] : []
+        judgement('act', "#{Figure.percent(share)} of the usual: something drags or is shorted", weight: 'proof', figures: @figures,
+                                                                                           rules_in: rows, convicts: convicts)
+      end
+
+      def oil_flows? = reading.conditions.said('oil_right') == :yes || (celsius && celsius > OIL_FLOWS_CELSIUS)
+
+      def too_low
         judgement('watch', "Only #{Figure.percent(share)} of the usual: resistance in the path, or contacts open",
                   figures: @figures, rules_in: rows, rules_out: ['Locked engine or shorted starter'])
       end

@@ -2,34 +2,68 @@
 
 module Wattomneum
   module Cranking
-    # A voltage drop in the start circuit. A large one convicts at any current; a small one clears only under current.
+    # A voltage drop in the start circuit. It is the milliohms that are judged: the drop is brought to the unit's usual current, up and
+    # down, where a clamp was on. A large one convicts at any current; a small one clears only under current.
     class DropJudge < Evidence::Judge
       OTHER_SIDE = { 'ground' => 'positive_drop', 'positive' => 'ground_drop' }.freeze
       private_constant :OTHER_SIDE
 
       # @return [Judgement]
       def call
-        most = limit(test.limit)
-        sum("#{Figure.volt(value)} against #{Figure.volt(most)}")
-        milliohms
-        return convicted(most) if value > most
+        @most = limit(test.limit)
+        sum("#{Figure.volt(value)} against #{Figure.volt(@most)}")
+        return by_milliohms if clamped? && flow.adequate?
 
-        within(most)
+        @error = Evidence::MeterError.volt(value)
+        case side(value, @most, @error)
+        when :over then clamped? ? convicted(value) : over_at_unknown_current
+        when :at then at_the_limit(line(value), @error, figures: figures)
+        else small
+        end
       end
 
       private
 
       def flow = @flow ||= Flow.new(reading, circumstances)
+      def clamped? = flow.estimate&.exact && flow.estimate.ampere.positive?
       def path = "#{place(test.from)} to #{place(test.to)}"
       def place(key) = Systems::Places.fetch(key).label.downcase
+      def line(volt) = "#{Figure.volt(volt)}, #{path}"
       def element_keys = test.element ? [test.element] : []
-      def figures = @resistance_ohm ? { resistance_ohm: @resistance_ohm } : {}
+      def figures = clamped? ? { resistance_ohm: value / flow.estimate.ampere } : {}
 
-      def milliohms
-        return unless flow.estimate&.exact && flow.estimate.ampere.positive?
+      def by_milliohms
+        ampere = flow.estimate.ampere
+        full = value * flow.usual_ampere / ampere
+        @error = Evidence::MeterError.scaled(value, at_ampere: ampere, to_ampere: flow.usual_ampere)
+        sum("#{Figure.volt(value)} / #{Figure.ampere(ampere)} = #{Figure.ohm(figures[:resistance_ohm])}")
+        sum("at the usual #{Figure.ampere(flow.usual_ampere)}: #{Figure.volt(full)}")
+        case side(full, @most, @error)
+        when :over then convicted(full)
+        when :at then at_the_limit(line(full), @error, figures: figures)
+        else cleared(full)
+        end
+      end
 
-        @resistance_ohm = value / flow.estimate.ampere
-        sum("#{Figure.volt(value)} / #{Figure.ampere(flow.estimate.ampere)} = #{Figure.ohm(@resistance_ohm)}")
+      # However much may have flowed: does it fail even then?
+      def over_at_unknown_current
+        most_ampere = flow.most_ampere
+        return convicted(value) if most_ampere.nil? || most_ampere <= flow.usual_ampere
+
+        least = value * flow.usual_ampere / most_ampere
+        sum("no clamp was on: at most #{Figure.ampere(most_ampere)} flowed, which leaves #{Figure.volt(least)} at the usual current")
+        return convicted(value) if least > @most + @error
+
+        judgement('watch', "#{line(value)}: over, unless more than the usual current flowed", weight: 'support', figures: figures,
+                  rules_in: ["Resistance, #{path}"], instead: 'Clamp the cable and read both at once')
+      end
+
+      def small
+        case flow.adequate?
+        when nil then unknown_current
+        when false then little_current
+        else cleared(value)
+        end
       end
 
       def weight
@@ -37,19 +71,12 @@ module Wattomneum
         other || test.part_of ? 'proof' : 'support'
       end
 
-      def convicted(most)
+      def convicted(full)
         open_joint = flow.adequate? == false ? ['An open joint drops everything at no current: a large drop always convicts'] : []
-        judgement('act', "#{Figure.volt(value)} lost, #{path}: over #{Figure.volt(most)}", weight: weight, figures: figures,
+        words = full == value ? "#{Figure.volt(value)} lost" : "#{Figure.volt(value)} lost, #{Figure.volt(full)} at the usual current"
+        judgement('act', "#{words}, #{path}: over #{Figure.volt(@most)}", weight: weight, figures: figures,
                   rules_in: ["Resistance, #{path}"], convicts: element_keys, traps: open_joint,
                   rules_out: ['Starter condemned before this path is mended'])
-      end
-
-      def within(most)
-        case flow.adequate?
-        when nil then unknown_current
-        when false then little_current
-        else cleared(most)
-        end
       end
 
       def unknown_current
@@ -69,16 +96,9 @@ module Wattomneum
                   instead: 'Load the path: pile of 300 to 500 A from stud to case, or crank once the starter turns')
       end
 
-      # The drop it would have at the usual current decides, so that tests at different currents compare.
-      def cleared(most)
-        full = @resistance_ohm ? @resistance_ohm * flow.usual_ampere : value
-        if @resistance_ohm && full > most && flow.estimate.ampere < flow.usual_ampere
-          sum("at the usual #{Figure.ampere(flow.usual_ampere)}: #{Figure.volt(full)}")
-          return judgement('watch', "Under the limit now, #{Figure.volt(full)} at the usual current", weight: 'support',
-                           figures: figures, rules_in: ["Resistance, #{path}"])
-        end
-        judgement('sound', "#{Figure.volt(value)}, #{path}: cleared", weight: weight, figures: figures,
-                                                                      rules_out: ["Resistance, #{path}"], clears: element_keys)
+      def cleared(full)
+        words = full == value ? line(value) : "#{line(value)}, #{Figure.volt(full)} at the usual current"
+        judgement('sound', "#{words}: cleared", weight: weight, figures: figures, rules_out: ["Resistance, #{path}"], clears: element_keys)
       end
     end
   end

@@ -11,7 +11,7 @@ module Wattomneum
       # Most current that a sag of the bank can mean.
       #
       # Formula: I = sag / least plausible bank resistance; Ohm's law.
-      # Source: common practice (0.3 V over 2.5 mohm is at most 120 A).
+      # Source: common practice (0.3 V over 2.5 mohm is at most 120 A); the least resistance is the bank's own, see Batteries::Bank.
       #
       # @param sag_volt [Float]
       # @param bank_ohm [Float] greater than 0 ohm
@@ -35,11 +35,19 @@ module Wattomneum
         clamp || sag_of_click || turned || sag
       end
 
+      # What flowed at most can be too little; it is never enough by itself.
+      #
       # @return [Boolean, nil] whether enough flowed to clear a cable; nil when not known
       def adequate?
-        found = estimate
-        found && (found.source == 'turning' || found.ampere >= least_ampere)
+        found = estimate or return
+        return true if found.source == 'turning'
+        return found.ampere >= least_ampere if found.exact
+
+        false if found.ampere < least_ampere
       end
+
+      # @return [Boolean] whether no more than the solenoid's own draw can have flowed
+      def none? = !estimate.nil? && estimate.ampere < usual_ampere * limit('cranking.current_near_none').value / 100.0
 
       # @return [Float] ampere
       def least_ampere
@@ -49,7 +57,21 @@ module Wattomneum
       # @return [Float] ampere
       def usual_ampere = @circumstances.system.usual_cranking_current_ampere
 
+      # The most that can have flowed, where no clamp was on: what the sag allows, and of an engine that turned no more than it ever asks.
+      #
+      # @return [Float, nil] ampere; nil when nothing bounds it
+      def most_ampere
+        found = estimate or return
+        return found.ampere unless found.source == 'turning'
+
+        [sag&.ampere, usual_ampere * limit('cranking.current_high').value / 100.0].compact.min
+      end
+
       private
+
+      def least_bank_ohm(celsius)
+        Batteries::Bank.least_ohm(@circumstances.system, temperature_celsius: celsius, limits: @circumstances.limits)
+      end
 
       def limit(id) = @circumstances.system.limit(id, limits: @circumstances.limits)
       def companion(key) = @circumstances.companion(@reading, key)
@@ -79,7 +101,7 @@ module Wattomneum
         return if rest.nil? || cranking.nil?
 
         sag_volt = rest.value - cranking.value
-        bank_ohm = limit('cranking.bank_resistance_least').value / 1000.0
+        bank_ohm = least_bank_ohm(cranking.conditions.number('battery_temperature_celsius'))
         ampere = self.class.most_ampere(sag_volt: sag_volt, bank_ohm: bank_ohm)
         line = "sag #{Quantities::Figure.volt(sag_volt)} / #{Quantities::Figure.ohm(bank_ohm)} " \
                "= at most #{Quantities::Figure.ampere(ampere)}"

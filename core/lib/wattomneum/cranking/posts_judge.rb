@@ -10,9 +10,9 @@ module Wattomneum
       # @param system [Systems::ElectricalSystem]
       # @param reading [Readings::Reading]
       # @param limits [Limits::Table]
+      # @param celsius [Float, nil] of the batteries
       # @return [Float] least volts at the posts, at the battery temperature where it was said
-      def self.least_volt(system, reading, limits)
-        celsius = reading.conditions.number('battery_temperature_celsius')
+      def self.least_volt(system, reading, limits, celsius: reading.conditions.number('battery_temperature_celsius'))
         warm = system.limit('cranking.posts_least', limits: limits).value
         return warm if celsius.nil? || celsius >= WARM_CELSIUS
 
@@ -21,13 +21,38 @@ module Wattomneum
 
       # @return [Judgement]
       def call
-        least = least_volt
-        sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")
         sag_line
-        value >= least ? holds : falls
+        return temperature_decides if celsius.nil? && verdicts_over_temperatures.uniq.size > 1
+
+        @least = least_volt
+        sum("#{Figure.volt(value)} - #{Figure.volt(@least)} = #{format('%+.2f', value - @least)} V")
+        error = Evidence::MeterError.volt(value)
+        case side(value, @least, error)
+        when :over then holds
+        when :under then falls
+        else at_the_limit("Posts at #{Figure.volt(value)}", error)
+        end
       end
 
+      # Where batteries are cranked, coldest and warmest (ours).
+      PLAUSIBLE_CELSIUS = [-30.0, 40.0].freeze
+
       private
+
+      def celsius = reading.conditions.number('battery_temperature_celsius')
+
+      # The coldest asks for least: does it matter how cold they were?
+      def verdicts_over_temperatures
+        error = Evidence::MeterError.volt(value)
+        PLAUSIBLE_CELSIUS.map { |one| side(value, self.class.least_volt(system, reading, circumstances.limits, celsius: one), error) }
+      end
+
+      def temperature_decides
+        cold, warm = PLAUSIBLE_CELSIUS.map { |one| self.class.least_volt(system, reading, circumstances.limits, celsius: one) }
+        judgement('unproven', "#{Figure.volt(value)}: sound in deep cold, too little when warm", validity: 'unstated', weight: 'none',
+                  reasons: ["At least #{Figure.volt(cold)} at #{Figure.celsius(PLAUSIBLE_CELSIUS.first)}, #{Figure.volt(warm)} when warm"],
+                  instead: 'Say the temperature of the batteries')
+      end
 
       def least_volt
         least = self.class.least_volt(system, reading, circumstances.limits)

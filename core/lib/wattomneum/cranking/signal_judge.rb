@@ -6,13 +6,18 @@ module Wattomneum
     class SignalJudge < Evidence::Judge
       # @return [Judgement]
       def call
-        posts = companion('posts_cranking')
-        return needs_posts if posts.nil?
+        posts_volt = posts_now || companion('posts_cranking')&.value
+        return needs_posts if posts_volt.nil?
 
-        lost = difference(posts.value, value)
+        lost = difference(posts_volt, value)
         most = limit('cranking.signal_below_posts')
-        sum("posts #{posts.spoken} - signal #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
-        lost <= most ? good : low(lost)
+        sum("posts #{Figure.volt(posts_volt)} - signal #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
+        error = Evidence::MeterError.difference(posts_volt, value)
+        case side(lost, most, error)
+        when :over then low(lost)
+        when :under then good
+        else at_the_limit("#{Figure.volt(lost)} missing at the solenoid", error)
+        end
       end
 
       private

@@ -13,10 +13,25 @@ module Wattomneum
         most = limit('drop.positive_cranking') + limit('drop.ground_cranking')
         sum("posts #{posts.spoken} - starter #{reading.spoken} = #{Figure.volt(lost)} in feed and ground, " \
             "at most #{Figure.volt(most)}")
-        lost > most ? path_fault(lost) : full_volts
+        error = Evidence::MeterError.difference(posts.value, value)
+        lost, error = at_usual_current(lost, error)
+        case side(lost, most, error)
+        when :over then path_fault(lost)
+        when :under then full_volts
+        else at_the_limit("#{Figure.volt(lost)} lost in feed and ground", error)
+        end
       end
 
       private
+
+      # Ohms, not volts: with a clamp on, what is lost is brought to the usual current.
+      def at_usual_current(lost, error)
+        return [lost, error] unless flow.estimate&.exact && flow.adequate?
+
+        ratio = flow.usual_ampere / flow.estimate.ampere
+        sum("at the usual #{Figure.ampere(flow.usual_ampere)}: #{Figure.volt(lost * ratio)}")
+        [lost * ratio, (error * ratio) + (lost.abs * ratio * Evidence::MeterError.ampere(flow.estimate.ampere) / flow.estimate.ampere)]
+      end
 
       def flow = @flow ||= Flow.new(reading, circumstances)
 
@@ -35,7 +50,8 @@ module Wattomneum
         return turning if companion('cranking_behaviour')&.observation == 'normal' || flow.adequate?
 
         summary = 'Full volts across the starter and no current: it is open inside'
-        if flow.estimate.nil?
+        limit('cranking.current_near_none')
+        unless flow.none?
           return judgement('unproven', 'Full volts across the starter: amperes or sag must show that none flows',
                            weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking')
         end

@@ -43,10 +43,14 @@ module Wattomneum
       #
       # @param reading [Readings::Reading]
       # @return [Float, nil] percent; nil when nobody measured it
-      def charge_percent(reading)
+      def charge_percent(reading) = charge(reading)&.figures&.fetch(:charge_percent, nil)
+
+      # @param reading [Readings::Reading]
+      # @return [Judgement, nil] of the reading that its charge is known by
+      def charge(reading)
         found = readings.select { |other| CHARGE_TESTS.include?(other.test_key) && same_battery?(other, reading) }
         nearest = found.reverse.find { |other| other.taken_at <= reading.taken_at } || found.first
-        nearest && Judging.call(nearest, self).figures[:charge_percent]
+        nearest && Judging.call(nearest, self)
       end
 
       CHARGE_TESTS = %w[rest_voltage hydrometer].freeze

@@ -38,12 +38,34 @@ module Wattomneum
         value
       end
 
+      # Where a figure lies against a limit: :over, :under, or :at, within what the meter may be off.
+      def side(figure, limit_value, error)
+        return :over if figure > limit_value + error
+
+        figure < limit_value - error ? :under : :at
+      end
+
+      # Within the meter's own error of a limit: worth a second look, proof of nothing.
+      def at_the_limit(words, error, **rest)
+        sum("the meter may be off by #{Figure.volt(error)}")
+        judgement('watch', "#{words}: at the limit", weight: 'support', instead: AT_LIMIT, **rest)
+      end
+
+      AT_LIMIT = 'Read it again, probing straight across the two points'
+      private_constant :AT_LIMIT
+
       # What a meter shows has few decimals; binary noise must not decide at a limit.
       def difference(one, other) = (one - other).round(6)
 
       def sum(line)
         @arithmetic << line
       end
+
+      # What rests on an approximate charge is approximate.
+      def approximate_charge? = circumstances.charge(reading)&.validity == 'approximate'
+
+      # The posts as read beside this reading, in the same moment.
+      def posts_now = reading.conditions.number('posts_now_volt')
 
       def companion(test_key, position: nil) = circumstances.companion(reading, test_key, position: position)
 

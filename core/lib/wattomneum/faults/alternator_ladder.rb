@@ -4,7 +4,7 @@ module Wattomneum
   module Faults
     # Proof ladder of an alternator with its regulator (common practice).
     class AlternatorLadder < ProofLadder
-      OUTPUT_TESTS = %w[charging_fast_idle charging_loaded alternator_output].freeze
+      OUTPUT_TESTS = %w[alternator_output charging_fast_idle charging_loaded].freeze
       private_constant :OUTPUT_TESTS
 
       # @return [String]
@@ -27,15 +27,20 @@ module Wattomneum
         assessment.system.has_sense ? [sound_rung('sense', 'Sense feed carries a lamp', 'sense_feed')] : []
       end
 
+      # An output test that failed, or no rise at all. The height of the voltage alone condemns nothing.
       def output_rung
         rung('output', 'Output seen to fail', OUTPUT_TESTS) do
           found = OUTPUT_TESTS.filter_map { |key| assessment.judgement(key) }.select(&:usable?)
           next ['open', 'Not measured'] if found.empty?
 
-          failing = found.find(&:act?)
-          failing ? ['done', failing.summary] : ['failed', 'It charges: nothing to condemn']
+          failing = found.find { |one| one.act? && fails_by_itself?(one) }
+          next ['done', failing.summary] if failing
+
+          found.any?(&:act?) ? ['open', 'Its height alone condemns nothing: test the output by clamp'] : ['failed', 'It charges: nothing to condemn']
         end
       end
+
+      def fails_by_itself?(judgement) = judgement.figures.key?(:rise_volt) || judgement.convicts.include?('alternator')
 
       def ripple_rung
         rung('ripple', 'Ripple read', ['ripple']) do

@@ -4,9 +4,10 @@ module Wattomneum
   module Faults
     # The order of work behind a charging complaint, once the batteries are known.
     class ChargingOrder
-      WHEN_IT_FAILS = %w[output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple].freeze
+      WHEN_IT_FAILS = %w[output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
+      OVERCHARGE = %w[sense_feed alternator_case_drop].freeze
       WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop].freeze
-      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES
+      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -15,10 +16,20 @@ module Wattomneum
         @steps = steps
       end
 
+      # Overcharge seen: what the regulator sees comes before anything else.
+      #
+      # @return [Step, nil]
+      def in_hand
+        return unless overcharges?
+
+        key = OVERCHARGE.find { |test| fits?(test) && open?(test) }
+        key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else')
+      end
+
       # @return [Step, nil]
       def call
         keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
-        key = keys.find { |test| fits?(test) && !settled?(test) }
+        key = keys.find { |test| fits?(test) && open?(test) }
         return @steps.measure(key, why: why(key)) if key
 
         condemn if fails?
@@ -26,8 +37,18 @@ module Wattomneum
 
       private
 
-      def fits?(test) = Readings::Catalogue.fetch(test).fits?(@assessment.system)
-      def settled?(test) = @assessment.judgement(test)&.usable?
+      def fits?(test)
+        return false if test == 'alternator_output' && @assessment.system.alternator_rating_ampere.nil?
+
+        Readings::Catalogue.fetch(test).fits?(@assessment.system)
+      end
+
+      def open?(test)
+        judgement = @assessment.judgement(test)
+        judgement.nil? || (!@steps.counts?(judgement) && !@steps.in_vain?(test))
+      end
+
+      def overcharges? = %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.summary.to_s.start_with?('Overcharging') }
 
       def fails?
         %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.act? }
@@ -41,9 +62,9 @@ module Wattomneum
 
       def condemn
         ladder = @assessment.ladders.find { |one| one.suspect == 'alternator' }
-        return unless ladder.complete?
+        return unless ladder.complete? && !@steps.mended_in_vain?('alternator', nil)
 
-        failing = %w[charging_fast_idle charging_loaded].find { |key| @assessment.judgement(key)&.act? }
+        failing = %w[alternator_output charging_fast_idle charging_loaded].find { |key| @assessment.judgement(key)&.act? }
         Step.new(kind: 'condemn', element: 'alternator', title: 'Alternator with regulator is proved bad',
                  minutes: Systems::Places.element('alternator').access_minutes,
                  failing_reading_id: @assessment.reading(failing).id,

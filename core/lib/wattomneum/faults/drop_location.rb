@@ -4,6 +4,9 @@ module Wattomneum
   module Faults
     # Where along a failing path the volts are lost: which stretch to measure next, and which is convicted.
     class DropLocation
+      # @return [String] test of the whole path
+      attr_reader :whole_key
+
       # @param whole_key [String] test of the whole path: ground_drop or positive_drop
       # @param assessment [Assessment]
       def initialize(whole_key, assessment)

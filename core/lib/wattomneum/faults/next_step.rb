@@ -19,7 +19,7 @@ module Wattomneum
 
       # @return [Step]
       def call
-        prove || mend || (@assessment.repairs.any? && finish) || order_of_work || nothing_found
+        usable(prove || mend || (@assessment.repairs.any? && finish) || order_of_work) || nothing_found
       end
 
       private
@@ -34,10 +34,28 @@ module Wattomneum
         assessment.judgement('charging_fast_idle')&.sound? || assessment.judgement('charging_loaded')&.sound?
       end
 
+      # What was read last and could not be used is not asked for again as it was: the step says what would make it count. Twice in
+      # vain, and it goes on without it.
+      def usable(step)
+        return step unless step && %w[measure prove repeat].include?(step.kind)
+
+        judgement = assessment.judgement(step.test_key, position: step.position)
+        return step if judgement.nil? || judgement.usable? && judgement.verdict != 'unproven'
+        return step unless last_taken?(step)
+
+        Step.new(**step.to_h, kind: step.kind == 'prove' ? 'prove' : 'repeat', title: "Once more, so that it counts: #{step.title}",
+                              why: [judgement.summary, judgement.instead].compact.join('. '))
+      end
+
+      def last_taken?(step)
+        last = assessment.readings.last
+        last.test_key == step.test_key && last.position == step.position
+      end
+
       # -- proving a repair
 
       def prove
-        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) }
+        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) && !in_vain?(one.before.test_key, one.before.position) }
         return if proof.nil?
 
         test = proof.before.test
@@ -62,18 +80,17 @@ module Wattomneum
       # -- mending what is convicted
 
       def mend
-        element, position, judgement = conviction
-        return if element.nil?
-        return climb(element, position) if LADDERED.include?(element)
-
-        repair(element, position, judgement.summary, judgement.reading_id)
+        convicted.lazy.filter_map do |element, position, judgement|
+          LADDERED.include?(element) ? climb(element, position) : repair(element, position, judgement.summary, judgement.reading_id)
+        end.first
       end
 
-      def conviction
+      # What is convicted, in loop order.
+      def convicted
         convictions = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
         pairs = convictions.flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
-        pairs.reject { |key, position, one| repaired_since?(key, position, one) }
-             .min_by { |key, _, _| Systems::Places::ELEMENTS.index { |element| element.key == key } }
+        pairs.reject { |key, position, one| repaired_since?(key, position, one) || mended_in_vain?(key, position) }
+             .sort_by { |key, _, _| Systems::Places::ELEMENTS.index { |element| element.key == key } }
       end
 
       def position_of(judgement, element)
@@ -102,18 +119,18 @@ module Wattomneum
       end
 
       def climb_rung(ladder)
-        rung = ladder.rungs.find { |one| one.state == 'open' }
-        return if rung.nil?
+        return if ladder.rungs.any? { |one| one.state == 'failed' }
 
-        test_key = rung.tests.first
-        measure(test_key, position: rung.position || (per_battery?(test_key) ? untested_position(test_key) : nil),
-                          why: "#{ladder.label} is suspected; this rung of its proof is open: #{rung.label.downcase}")
+        ladder.rungs.select { |one| one.state == 'open' }.lazy.filter_map { |rung| climbing(ladder, rung) }.first
       end
 
-      def per_battery?(test_key) = Readings::Catalogue.fetch(test_key).per_battery?
+      # A rung about all batteries is climbed battery by battery, charge before health.
+      def climbing(ladder, rung)
+        test_key = rung.tests.first
+        return each_battery if rung.position.nil? && Readings::Catalogue.fetch(test_key).per_battery?
+        return if in_vain?(test_key, rung.position)
 
-      def untested_position(test_key)
-        system.positions.find { |position| !settled?(test_key, position) } || system.positions.first
+        measure(test_key, position: rung.position, why: "#{ladder.label} is suspected; this rung of its proof is open: #{rung.label.downcase}")
       end
 
       def failing_reading_for(element, position)
@@ -133,8 +150,10 @@ module Wattomneum
 
       def finish
         return unless assessment.proofs.all? { |proof| proof.state == 'proved' }
-        return unless cured? || seen_again
-        return seen_again unless cured?
+
+        owed = seen_again || whole_path || unproved_before
+        return owed if owed
+        return unless Jobs::CloseGate.unseen(assessment).empty?
         return put_back if assessment.disturbed_count.positive?
 
         Step.new(kind: 'close', minutes: 1, title: 'Close the job',
@@ -142,10 +161,29 @@ module Wattomneum
       end
 
       def seen_again
-        key = starting? ? 'cranking_behaviour' : 'charging_fast_idle'
-        return if assessment.reading(key)
+        key = Jobs::CloseGate.unseen(assessment).first
+        return if key.nil? || assessment.reading(key)
 
         measure(key, why: 'The part is proved; now see that the complaint is gone')
+      end
+
+      def whole_path
+        return unless Jobs::CloseGate.unseen(assessment).empty?
+
+        key = Jobs::CloseGate.owed_whole_paths(assessment).find { |one| !in_vain?(one) && !assessment.judgement(one)&.act? }
+        key && measure(key, why: 'The whole path failed: it is owed as a whole, whatever its stretches say')
+      end
+
+      # What a dead starter left unproven for want of current is measured on the first crank with the new one.
+      def unproved_before
+        return unless starting? && Jobs::CloseGate.unseen(assessment).empty?
+
+        key = %w[ground_drop positive_drop].find do |one|
+          assessment.reading(one).nil? && assessment.readings.any? do |reading|
+            reading.test_key == one && assessment.judgements.fetch(reading.id).would_be == 'sound'
+          end
+        end
+        key && measure(key, why: 'Unproven for want of current before: now it flows')
       end
 
       def put_back
@@ -156,7 +194,8 @@ module Wattomneum
       # -- the order of work
 
       def order_of_work
-        seen || batteries || (starting? ? StartingOrder : ChargingOrder).new(assessment, self).call
+        order = (starting? ? StartingOrder : ChargingOrder).new(assessment, self)
+        seen || order.in_hand || batteries || order.call
       end
 
       def seen
@@ -167,6 +206,10 @@ module Wattomneum
       end
 
       def batteries
+        each_battery unless answered_by_the_crank?
+      end
+
+      def each_battery
         system.positions.each do |position|
           step = charge_of(position) || health_of(position)
           return step if step
@@ -174,10 +217,17 @@ module Wattomneum
         nil
       end
 
+      # Posts that hold under the cranking current have answered for the batteries.
+      def answered_by_the_crank?
+        posts = assessment.judgement('posts_cranking')
+        starting? && posts&.sound? && posts.weight == 'proof'
+      end
+
       def charge_of(position)
         judgement = assessment.judgement('hydrometer',
                                          position: position) || assessment.judgement('rest_voltage', position: position)
         return if judgement&.convicts&.include?('battery')
+        return if in_vain?('rest_voltage', position)
         return measure('rest_voltage', position: position, why: 'A weak battery makes every other reading lie') if
           judgement.nil? || !judgement.usable?
         return if judgement.sound?
@@ -187,19 +237,61 @@ module Wattomneum
       end
 
       def health_of(position)
-        return if settled?('battery_test', position) || settled?('load_test', position)
+        return if settled?('battery_test', position) || settled?('load_test', position) || in_vain?('battery_test', position)
 
         measure('battery_test', position: position, why: 'A weak battery makes every other reading lie')
       end
 
       def settled?(test_key, position) = assessment.judgement(test_key, position: position)&.usable?
 
+      # Where the complaint leads when nothing is left to measure.
+      ELSEWHERE = {
+        'starts_and_dies' => 'It starts: look at fuel supply and stop circuit, control-unit feed and immobiliser',
+        'normal' => 'It cranks: where it starts hard, look at fuel supply and stop circuit, control-unit feed and immobiliser'
+      }.freeze
+      private_constant :ELSEWHERE
+
       def nothing_found
-        Step.new(kind: 'watch', minutes: 0, title: 'Nothing wrong found: park it with what is known',
+        elsewhere = ELSEWHERE[behaviour] if starting?
+        return suspected if elsewhere.nil? && unexplained.any?
+
+        Step.new(kind: 'watch', minutes: 0, title: elsewhere || 'Nothing wrong found: park it with what is known',
                  why: 'Every test in the order of work is sound. A fault that comes and goes is not closed by one good start')
       end
 
+      def unexplained = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
+
+      # Something fails and no part is proved: said as it is. Nothing is condemned because nothing else is left.
+      def suspected
+        found = unexplained.flat_map(&:rules_in).uniq.first(3)
+        Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected',
+                 why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")
+      end
+
       public
+
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @return [Boolean] taken twice in this round and of no use: the work goes on without it
+      def in_vain?(test_key, position = nil)
+        taken = assessment.readings.select do |one|
+          one.test_key == test_key && one.position == position && (position || one.round == assessment.round)
+        end
+        taken.size > 1 && taken.last(2).none? { |one| counts?(assessment.judgements.fetch(one.id)) }
+      end
+
+      # A mend whose proof failed is not made again: back to locating.
+      #
+      # @param element [String]
+      # @param position [String, nil]
+      # @return [Boolean]
+      def mended_in_vain?(element, position)
+        assessment.proofs.any? { |proof| proof.repair.element == element && proof.repair.position == position && proof.state == 'failed' }
+      end
+
+      # @param judgement [Evidence::Judgement]
+      # @return [Boolean]
+      def counts?(judgement) = judgement.usable? && judgement.verdict != 'unproven'
 
       # @param test_key [String]
       # @param why [String]

@@ -10,12 +10,44 @@ module Wattomneum
       private
 
       def build_rungs
-        [seen_rung, batteries_rung,
-         sound_rung('posts', 'Posts hold while cranking is tried', 'posts_cranking'),
-         sound_rung('signal', 'Signal reaches the solenoid', 'solenoid_signal'),
-         path_rung('positive', 'Positive side, post to stud', 'positive_drop'),
-         path_rung('ground', 'Ground side, case to post', 'ground_drop'),
-         sound_rung('engine', 'Engine turned by hand and free', 'engine_by_hand')]
+        case evidence
+        when :spins then [seen_rung, evidence_rung]
+        when :current then [seen_rung, engine_rung, *paths, batteries_rung, evidence_rung]
+        else
+          [seen_rung, batteries_rung, sound_rung('posts', 'Posts hold while cranking is tried', 'posts_cranking'),
+           sound_rung('signal', 'Signal reaches the solenoid', 'solenoid_signal'), *paths, engine_rung, evidence_rung]
+        end
+      end
+
+      # What speaks against the starter itself. That nothing else is left does not.
+      def evidence
+        @evidence ||= if convicts?('cranking_behaviour') then :spins
+                      elsif convicts?('cranking_current') then :current
+                      elsif convicts?('starter_terminal') then :open
+                      else :none
+                      end
+      end
+
+      def convicts?(test_key) = assessment.judgement(test_key)&.convicts&.include?('starter')
+
+      def paths
+        [path_rung('positive', 'Positive side, post to stud', 'positive_drop'), path_rung('ground', 'Ground side, case to post', 'ground_drop')]
+      end
+
+      def engine_rung = sound_rung('engine', 'Engine turned by hand and free', 'engine_by_hand')
+
+      EVIDENCE = { spins: 'cranking_behaviour', current: 'cranking_current', open: 'starter_terminal' }.freeze
+      private_constant :EVIDENCE
+
+      def evidence_rung
+        rung('evidence', 'Evidence against the starter itself', ['starter_terminal']) do
+          test = EVIDENCE[evidence]
+          judgement = assessment.judgement(test || 'starter_terminal')
+          next ['done', judgement.summary] if test
+          next ['failed', judgement.summary] if judgement&.sound?
+
+          ['open', judgement ? judgement.summary : 'Stud to case while it is called, not measured']
+        end
       end
 
       def seen_rung
@@ -31,16 +63,12 @@ module Wattomneum
       def path_rung(key, label, test_key)
         rung(key, label, [test_key]) do
           judgement = assessment.judgement(test_key)
-          if judgement&.would_be == 'sound' && starter_convicted?
+          if judgement&.would_be == 'sound' && evidence == :open
             ['done', 'Full volts at the starter; the cables stay unproven until loaded']
           else
             outcome(judgement)
           end
         end
-      end
-
-      def starter_convicted?
-        assessment.judgement('starter_terminal')&.convicts&.include?('starter')
       end
     end
   end

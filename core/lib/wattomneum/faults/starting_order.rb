@@ -9,11 +9,16 @@ module Wattomneum
         'silent' => %w[solenoid_signal starter_terminal ground_drop positive_drop engine_by_hand],
         'slow' => %w[cranking_current ground_drop positive_drop solenoid_signal engine_by_hand],
         'jerk' => %w[engine_by_hand cranking_current ground_drop positive_drop solenoid_signal],
-        'spins_free' => %w[cranking_current solenoid_signal ground_drop positive_drop engine_by_hand],
-        'normal' => %w[charging_fast_idle]
+        'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]
       }.freeze
       OTHERWISE = %w[ground_drop positive_drop solenoid_signal starter_terminal engine_by_hand].freeze
-      private_constant :BY_BEHAVIOUR, :OTHERWISE
+      # Where somebody is at the key already: all of it in one go, before batteries are taken apart.
+      POSTS = %w[posts_rest posts_cranking].freeze
+      DROPS = %w[ground_drop positive_drop].freeze
+      AT_THE_KEY = %w[click slow chatters lamps_die].freeze
+      # Under this at the posts, per battery, every test of the path would be void: charge first (common practice).
+      DEAD_VOLT = 11.5
+      private_constant :BY_BEHAVIOUR, :OTHERWISE, :POSTS, :DROPS, :AT_THE_KEY, :DEAD_VOLT
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -22,10 +27,20 @@ module Wattomneum
         @steps = steps
       end
 
+      # Evidence in hand goes first: what fails at the key is measured there, in one go.
+      #
       # @return [Step, nil]
-      def call
-        posts || weak_bank || locate || by_behaviour || condemn_by_elimination
+      def in_hand
+        return unless AT_THE_KEY.include?(behaviour) && !dead_bank?
+
+        key = at_the_key.find { |test| assessment.reading(test).nil? }
+        return steps.measure(key, why: 'It fails now: posts, stud and case in one go, before batteries are taken apart') if key
+
+        locate
       end
+
+      # @return [Step, nil]
+      def call = posts || weak_bank || locate || by_behaviour
 
       private
 
@@ -33,8 +48,19 @@ module Wattomneum
 
       def behaviour = assessment.reading('cranking_behaviour').observation
 
+      # The clamp belongs to it where current flows, and where the posts fall.
+      def at_the_key
+        clamp = behaviour == 'slow' || assessment.judgement('posts_cranking')&.act?
+        [*POSTS, *('cranking_current' if clamp), *DROPS]
+      end
+
+      def dead_bank?
+        rest = assessment.reading('posts_rest') or return false
+        rest.value / (assessment.system.series? ? 2 : 1) < DEAD_VOLT
+      end
+
       def posts
-        missing = %w[posts_rest posts_cranking].find { |key| assessment.reading(key).nil? }
+        missing = POSTS.find { |key| assessment.reading(key).nil? }
         missing && steps.measure(missing, why: 'Rest against cranking: the sag says what flows')
       end
 
@@ -47,9 +73,15 @@ module Wattomneum
         end
         return drags if assessment.judgement('cranking_current').act?
 
-        position = assessment.system.positions.find { |one| assessment.reading('load_test', position: one).nil? }
+        position = assessment.system.positions.find { |one| open?('load_test', one) }
         position && steps.measure('load_test', position: position,
                                                why: 'The posts fall though the tester was content: load each battery')
+      end
+
+      # Not taken, or taken once and of no use.
+      def open?(test_key, position = nil)
+        judgement = assessment.judgement(test_key, position: position)
+        judgement.nil? || (!steps.counts?(judgement) && !steps.in_vain?(test_key, position))
       end
 
       def drags
@@ -59,10 +91,11 @@ module Wattomneum
       end
 
       def locate
-        %w[ground_drop positive_drop].each do |key|
+        DROPS.each do |key|
           next unless assessment.judgement(key)&.act?
 
-          return stretch(DropLocation.new(key, assessment))
+          step = stretch(DropLocation.new(key, assessment))
+          return step if step
         end
         nil
       end
@@ -73,16 +106,24 @@ module Wattomneum
           return steps.measure(test.key, why: "#{Quantities::Figure.volt(location.unexplained_volt)} of the drop is not " \
                                               'placed yet: likeliest and quickest first')
         end
-        Step.new(kind: 'repeat', test_key: location.stretches.first.part_of, minutes: 4,
+        return unless location.misfit? && once?(location.whole_key)
+
+        Step.new(kind: 'repeat', test_key: location.whole_key, minutes: 4,
                  title: 'Repeat the whole drop',
                  why: 'No stretch explains it: a reading may be wrong, or it comes and goes')
       end
 
+      def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
+
+      # What was never taken first, then what was taken once and could not be used.
       def by_behaviour
         keys = BY_BEHAVIOUR.fetch(behaviour, OTHERWISE)
-        key = keys.find { |test| assessment.reading(test).nil? }
+        key = keys.find { |test| assessment.reading(test).nil? } || keys.find { |test| open?(test) && !for_want_of_current?(test) }
         key && steps.measure(key, why: why(key))
       end
+
+      # A small drop behind a starter that draws nothing can not be had better before it is mended.
+      def for_want_of_current?(test_key) = assessment.judgement(test_key)&.would_be == 'sound'
 
       def why(key)
         case key
@@ -91,16 +132,6 @@ module Wattomneum
         when 'charging_fast_idle' then 'It cranks: see that it charges'
         else 'Next in the order of work'
         end
-      end
-
-      def condemn_by_elimination
-        ladder = assessment.ladders.find { |one| one.suspect == 'starter' }
-        return unless ladder.complete? && behaviour != 'normal'
-
-        seen = assessment.reading('cranking_behaviour')
-        Step.new(kind: 'condemn', element: 'starter', minutes: Systems::Places.element('starter').access_minutes,
-                 failing_reading_id: seen.id, title: 'Starter with solenoid: proved by elimination',
-                 why: 'Feed, ground, signal, batteries and engine are all proved good')
       end
     end
   end

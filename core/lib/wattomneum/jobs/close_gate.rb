@@ -9,16 +9,43 @@ module Wattomneum
       def self.missing(assessment)
         return ['No repair is recorded: park the job with what is known, or cancel it'] if assessment.repairs.empty?
 
-        [*assessment.proofs.filter_map(&:owed), *complaint(assessment), *disturbed(assessment)].uniq
+        [*assessment.proofs.filter_map(&:owed), *whole_paths(assessment), *complaint(assessment), *disturbed(assessment)].uniq
       end
 
+      # A whole path that failed is owed a whole path, whatever its stretches say.
+      #
+      # @param assessment [Faults::Assessment]
+      # @return [Array<String>] keys of the tests that are owed
+      def self.owed_whole_paths(assessment)
+        WHOLE_PATHS.select do |key|
+          failed = assessment.readings.any? { |one| one.test_key == key && one.round < assessment.round && assessment.judgements.fetch(one.id).act? }
+          failed && !assessment.judgement(key)&.sound?
+        end
+      end
+      WHOLE_PATHS = %w[ground_drop positive_drop].freeze
+      # What must be seen after the repair, by what the complaint was about: test, and what it is called when it was not.
+      SEEN = { 'starting' => { 'cranking_behaviour' => 'See it crank after the repair' },
+               'charging' => { 'charging_fast_idle' => 'See it charge at fast idle after the repair',
+                               'charging_loaded' => 'See it carry its loads after the repair' } }.freeze
+      private_constant :WHOLE_PATHS, :SEEN
+
+      # @param assessment [Faults::Assessment]
+      # @return [Array<String>] keys of the tests in which the complaint has to be seen gone, in order, that are not sound yet
+      def self.unseen(assessment) = SEEN.fetch(assessment.family).keys.reject { |key| assessment.judgement(key)&.sound? }
+
+      def self.whole_paths(assessment)
+        owed_whole_paths(assessment).map { |key| "Repeat \"#{Readings::Catalogue.fetch(key).label}\": the whole path failed, and is owed as a whole" }
+      end
+      private_class_method :whole_paths
+
       def self.complaint(assessment)
-        return [] unless assessment.family == 'starting'
+        unseen(assessment).map do |key|
+          judgement = assessment.judgement(key)
+          next SEEN.fetch(assessment.family).fetch(key) if judgement.nil?
+          next "It still #{assessment.reading(key).spoken.downcase}: the complaint is not cured" if key == 'cranking_behaviour'
 
-        seen = assessment.reading('cranking_behaviour')
-        return ['See it crank after the repair'] if seen.nil?
-
-        seen.observation == 'normal' ? [] : ["It still #{seen.spoken.downcase}: the complaint is not cured"]
+          "\"#{Readings::Catalogue.fetch(key).label}\" is not sound yet: #{judgement.summary}"
+        end
       end
       private_class_method :complaint
 

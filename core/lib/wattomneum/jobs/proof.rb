@@ -33,12 +33,18 @@ module Wattomneum
         case state
         when 'unnamed' then 'Name the reading that showed the fault, so that the repair can be proved by it'
         when 'missing' then "Repeat \"#{before.test.label}\": same points, same state"
-        when 'void' then "\"#{before.test.label}\" was repeated, but proves nothing: #{@assessment.judgements.fetch(after.id).summary}"
+        when 'void' then "\"#{before.test.label}\" was repeated, but #{why_not_proved}"
         when 'failed' then "\"#{before.test.label}\" still fails after the repair"
         end
       end
 
       private
+
+      # On watch is not proved.
+      def why_not_proved
+        judgement = @assessment.judgements.fetch(after.id)
+        "#{judgement.verdict == 'watch' ? 'only sound proves it' : 'proves nothing'}: #{judgement.summary}"
+      end
 
       def same_points?(reading)
         reading.test_key == before.test_key && reading.position == before.position && reading.state == before.state
@@ -49,9 +55,9 @@ module Wattomneum
         return 'missing' if after.nil?
 
         judgement = @assessment.judgements.fetch(after.id)
-        return 'void' if judgement.verdict == 'unproven'
+        return 'proved' if judgement.sound?
 
-        judgement.act? ? 'failed' : 'proved'
+        judgement.act? ? 'failed' : 'void'
       end
     end
   end

@@ -189,8 +189,11 @@ module Wattomneum
 
       def conditions_for(test)
         keys = test.asked_conditions(system)
-        keys.to_h { |key| [key, usual_answer(key)] }.compact
+        said = keys.to_h { |key| [key, usual_answer(key)] }.compact
+        keys.include?('posts_now_volt') ? said.merge('posts_now_volt' => posts_in(test.state)) : said
       end
+
+      def posts_in(state) = noisy(state == 'cranking' ? start.posts_volt : rest_volt, METER_RATIO).round(2)
 
       def usual_answer(key)
         return temperature_celsius if key == 'battery_temperature_celsius'

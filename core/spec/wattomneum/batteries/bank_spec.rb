@@ -1,6 +1,14 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Batteries::Bank do
+  # By hand: 0.6 x (12.65 - 7.2) / 800 / 1.55 = 2.64 mohm each at 27 degC; halved in parallel, doubled in series; 1 / 1.55 of that less at -18.
+  it 'believes no bank under 0.6 of what its ratings say, and takes 2 mohm for a battery without one' do
+    expect(described_class.least_ohm(parallel_pair)).to be_within(1e-6).of(0.001319)
+    expect(described_class.least_ohm(series_pair)).to be_within(1e-6).of(0.005274)
+    expect(described_class.least_ohm(parallel_pair, temperature_celsius: -18.0)).to be_within(1e-6).of(0.002044)
+    expect(described_class.least_ohm(series_pair(batteries: {}))).to be_within(1e-9).of(0.004)
+  end
+
   def source(volt, milliohm) = described_class::Source.new(rest_volt: volt, resistance_ohm: milliohm / 1000.0)
 
   # ngspice: each battery a source behind a resistor, the starter a current sink.

@@ -4,22 +4,77 @@ RSpec.describe Wattomneum::Faults::NextStep do
   def step(readings, **rest) = assess(readings, **rest).next_step
   def repair(element, failing, **rest) = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, failing_reading_id: failing.id, **rest)
 
-  it 'begins by seeing it fail, then looks, then takes the batteries one by one' do
+  it 'begins by seeing it fail, looks, measures at the key what fails there, then takes the batteries one by one' do
     readings = []
-    answers = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'rest_voltage' => 12.6, 'battery_test' => 790.0 }
-    asked = Array.new(6) do
+    answers = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'posts_rest' => 12.6, 'posts_cranking' => 12.4,
+                'ground_drop' => 0.02, 'positive_drop' => 0.02, 'rest_voltage' => 12.6, 'battery_test' => 790.0 }
+    asked = Array.new(10) do
       found = step(readings)
       answer = answers.fetch(found.test_key)
       readings += [reading(found.test_key, answer, position: found.position)]
       [found.test_key, found.position].compact.join(' ')
     end
-    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'rest_voltage A', 'battery_test A', 'rest_voltage B', 'battery_test B'])
+    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'posts_rest', 'posts_cranking', 'ground_drop', 'positive_drop', 'rest_voltage A', 'battery_test A', 'rest_voltage B', 'battery_test B'])
   end
 
   it 'charges a discharged battery before it is tested' do
-    found = step([reading('cranking_behaviour', 'slow'), reading('connections_look', 'clean'),
+    found = step([reading('cranking_behaviour', 'silent'), reading('connections_look', 'clean'),
                   reading('rest_voltage', 12.2, position: 'A')])
     expect([found.kind, found.position, found.test_key]).to eq(%w[charge A rest_voltage])
+  end
+
+  # Under 11.5 V a battery every other test would be void.
+  it 'charges a dead bank before anything is measured at the key' do
+    dead = [reading('cranking_behaviour', 'click'), reading('connections_look', 'clean'), reading('posts_rest', 10.9)]
+    expect(step(dead).test_key).to eq('rest_voltage')
+    flat = reading('rest_voltage', 10.4, position: 'A')
+    expect(step([*dead, flat]).kind).to eq('charge')
+    expect(judge(flat).convicts).to be_empty
+    again = reading('rest_voltage', 10.5, position: 'A', taken_at: 99)
+    expect([judge(flat, again).convicts, judge(flat, again).summary]).to match([['battery'], include('a cell is shorted')])
+  end
+
+  it 'leaves the batteries alone where the posts hold under the cranking current' do
+    seen = [reading('cranking_behaviour', 'slow'), reading('connections_look', 'clean'), reading('posts_rest', 12.6), reading('posts_cranking', 11.0),
+            reading('cranking_current', 600.0), reading('ground_drop', 0.1), reading('positive_drop', 0.2)]
+    expect(step(seen).test_key).to eq('solenoid_signal')
+  end
+
+  it 'leaves the start circuit to what starts and dies, and says where to look' do
+    seen = [reading('cranking_behaviour', 'starts_and_dies'), reading('connections_look', 'clean'), reading('posts_rest', 12.6),
+            reading('posts_cranking', 11.2), reading('charging_fast_idle', 14.2)]
+    found = step(seen)
+    expect([found.kind, found.title]).to match(['watch', include('fuel supply and stop circuit')])
+  end
+
+  it 'condemns a drive that spins free at once, without further drops' do
+    found = step([reading('cranking_behaviour', 'spins_free')])
+    expect([found.kind, found.element]).to eq(%w[condemn starter])
+  end
+
+  it 'never condemns because nothing else is left: it says what is suspected' do
+    all = ground_work(behaviour: 'slow', cranking_volt: 11.0) +
+          [reading('cranking_current', 300.0), reading('ground_drop', 0.05), reading('positive_drop', 0.1), reading('solenoid_signal', 10.9),
+           reading('engine_by_hand', 'free')]
+    expect([step(all).kind, step(all).title]).to eq(['watch', 'No part is proved: park it with what is suspected'])
+  end
+
+  it 'condemns a starter that takes far more than the engine asks for, once the engine is free and the path sound' do
+    seen = ground_work(behaviour: 'slow', cranking_volt: 9.9) + [reading('ground_drop', 0.1), reading('positive_drop', 0.2)]
+    warm = { 'value_confirmed' => 'yes', 'engine_temperature_celsius' => 20 }
+    high = [*seen, reading('cranking_current', 980.0, conditions: warm)]
+    expect(step(high).test_key).to eq('engine_by_hand')
+    expect(step([*high, reading('engine_by_hand', 'free')]).kind).to eq('condemn')
+    cold = [*seen, reading('cranking_current', 980.0, conditions: warm.merge('engine_temperature_celsius' => -15)), reading('engine_by_hand', 'free')]
+    expect(step(cold).kind).not_to eq('condemn')
+  end
+
+  it 'does not offer the same reading twice as it was: it says what would make it count, and goes on after the second' do
+    void = -> { reading('rest_voltage', 12.6, position: 'A', conditions: { 'value_confirmed' => 'yes' }) }
+    seen = [reading('cranking_behaviour', 'silent'), reading('connections_look', 'clean'), void.call]
+    again = step(seen)
+    expect([again.kind, again.title, again.why]).to match(['repeat', start_with('Once more, so that it counts'), include('Say it and the reading counts')])
+    expect([step([*seen, void.call]).test_key, step([*seen, void.call]).position]).to eq(%w[battery_test A])
   end
 
   it 'goes to the signal first when it is silent, to the amperes when it is slow, to the ground drop when it clicks' do
@@ -32,13 +87,14 @@ RSpec.describe Wattomneum::Faults::NextStep do
   it 'tells a weak bank from a locked engine by the amperes when the posts fall' do
     falling = ground_work(behaviour: 'click', cranking_volt: 7.0)
     expect(step(falling).test_key).to eq('cranking_current')
-    expect(step([*falling, reading('cranking_current', 1200.0)]).test_key).to eq('engine_by_hand')
-    expect(step([*falling, reading('cranking_current', 600.0)]).test_key).to eq('load_test')
+    expect(step([*falling, reading('cranking_current', 1200.0), reading('ground_drop', 0.05), reading('positive_drop', 0.05)]).test_key).to eq('engine_by_hand')
+    drops = [reading('ground_drop', 0.05), reading('positive_drop', 0.05)]
+    expect(step([*falling, reading('cranking_current', 600.0), *drops]).test_key).to eq('load_test')
   end
 
   describe 'behind a failing ground' do
     let(:failing) { reading('ground_drop', 11.2) }
-    let(:readings) { [*ground_work(behaviour: 'click', cranking_volt: 12.3), failing] }
+    let(:readings) { [*ground_work(behaviour: 'click', cranking_volt: 12.3), failing, reading('positive_drop', 0.05)] }
 
     it 'halves the path: likeliest and quickest stretch first, and says what is not placed yet' do
       found = step(readings)
@@ -75,6 +131,10 @@ RSpec.describe Wattomneum::Faults::NextStep do
       strap = reading('block_strap_drop', 11.0)
       done = [*readings, strap, reading('cranking_behaviour', 'normal', round: 1), reading('block_strap_drop', 0.04, round: 1)]
       repairs = [repair('block_strap', strap)]
+      expect([step(done, repairs: repairs).test_key, step(done, repairs: repairs).why]).to match(['ground_drop', include('owed as a whole')])
+      done << reading('ground_drop', 0.1, round: 1)
+      expect([step(done, repairs: repairs).test_key, step(done, repairs: repairs).why]).to match(['positive_drop', include('want of current')])
+      done << reading('positive_drop', 0.2, round: 1)
       expect(step(done, repairs: repairs, disturbed_count: 1).kind).to eq('put_back')
       expect(step(done, repairs: repairs).kind).to eq('close')
     end

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+# By hand, from the makers' usual words: 0.5 % and 2 digits on volts (4,000 counts), 3 % and 2 A of drift on a clamp.
+RSpec.describe Wattomneum::Evidence::MeterError do
+  { 9.6 => 0.068, 25.2 => 0.146, 0.3 => 0.0017, 1.0 => 0.007, 60.0 => 0.5 }.each do |volt, off|
+    it("may be off by #{off} V at #{volt} V") { expect(described_class.volt(volt)).to be_within(1e-9).of(off) }
+  end
+
+  it 'counts four digits for a difference of two readings, on the range of the larger' do
+    expect(described_class.difference(12.4, 11.4)).to be_within(1e-9).of(0.045)
+  end
+
+  it 'counts 3 % and the drift of its zero for a clamp, and both meters for a drop brought to another current' do
+    expect(described_class.ampere(600.0)).to be_within(1e-9).of(20.0)
+    expect(described_class.scaled(0.35, at_ampere: 1400.0, to_ampere: 600.0)).to be_within(1e-6).of((0.00195 * 6 / 14) + (0.15 * 44 / 1400))
+  end
+end

@@ -41,7 +41,8 @@ module CoreFixtures
   def all_said(test, system)
     figures = { 'posts_now_volt' => 12.6, 'battery_temperature_celsius' => 20, 'hours_rested' => 9, 'load_ampere' => 400, 'current_ampere' => 100,
                 'voltage_across_volt' => 0.0 }
-    keys = test.required_conditions(system) + (test.asked_conditions(system) & ['load_on', *('posts_now_volt' if test.state == 'key_on')]) + %w[value_confirmed]
+    beside = test.state == 'key_on' ? %w[load_on posts_now_volt] : %w[load_on]
+    keys = test.required_conditions(system) + (test.asked_conditions(system) & beside) + %w[value_confirmed]
     keys.to_h { |key| [key, figures.fetch(key, 'yes')] }.except('reversed_ohm')
   end
 

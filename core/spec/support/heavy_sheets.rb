@@ -45,7 +45,7 @@ module HeavySheets
   def self.wire(from, to) = "from: '#{from}', to: '#{to}', mm2: 1.5, length_m: 1"
 
   def self.sheet(key, parts, wires, from:, to:)
-    ends = [wire('BAT:+', from), wire(to, 'END:1'), wire('END:2', 'BAT:-')]
+    ends = [*(wire('BAT:+', from) unless from == 'BAT:+'), wire(to, 'END:1'), wire('END:2', 'BAT:-')]
     rows = ['{ id: BAT, kind: battery }', '{ id: END, kind: load, ohm: 4 }', *parts]
     numbered = (wires + ends).each_with_index.map { |row, index| "{ number: w#{index}, #{row} }" }
     "sheet: #{key}\ntitle: #{key}\nsystem_volt: 12\ncomponents:\n#{list(rows)}wires:\n#{list(numbered)}"

@@ -25,6 +25,7 @@ RSpec.describe Server::Routes::HouseRules do
       lead = sign_in_as('lead')
       job = open_job['id']
       take(job, 'cranking_behaviour', 'normal')
+      take(job, 'cranking_current', 600)
       take(job, 'ground_drop', '0.25')
       drop = -> { read("/api/jobs/#{job}")['readings'].last }
       verdict = -> { drop.call['judged'].slice('verdict', 'limits') }

@@ -49,6 +49,7 @@ RSpec.describe Server::Routes::Jobs do
     expect([status, error['fields']['missing']]).to match([422, include(start_with('Repeat'))])
 
     take(id, 'cranking_behaviour', 'normal')
+    take(id, 'ground_drop', '0.12')
     bench = take(id, 'block_strap_drop', '0.05')
     expect(bench['repairs'].first['proof']).to include('state' => 'proved')
     expect(bench['missing_to_close']).to eq(['Put back what was disturbed: 1 still open'])

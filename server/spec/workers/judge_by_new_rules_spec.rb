@@ -10,7 +10,7 @@ RSpec.describe Server::Workers::JudgeByNewRules do
     job = open_job(unit)
     take(job['id'], 'cranking_behaviour', 'cranks')
     take(job['id'], 'cranking_current', 600)
-    take(job['id'], 'posts_cranking', '9.8')
+    take(job['id'], 'posts_cranking', '9.8', conditions: { 'value_confirmed' => 'yes', 'battery_temperature_celsius' => 20 })
   end
 
   def entry = read("/api/units/#{unit.id}")['timeline'].find { |one| one['spoken'] == '9.80 V' }

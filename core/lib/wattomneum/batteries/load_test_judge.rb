@@ -15,6 +15,7 @@ module Wattomneum
         if charge.nil? || charge < limit('battery.charge_least')
           return void('Not known to be charged: charge and retest, no verdict', instead: 'Take its rest voltage first')
         end
+
         judged
       end
 

@@ -18,13 +18,17 @@ module Wattomneum
         case side(value, least, Evidence::MeterError.ampere(value))
         when :over then sound
         when :under then weak
-        else judgement('watch', 'Gives about what it must: within the error of the clamp', weight: 'support', instead: 'Zero the clamp and read again')
+        else about_enough
         end
       end
 
       private
 
       def hot? = reading.conditions.said('alternator_hot') == :yes
+
+      def about_enough
+        judgement('watch', 'Gives about what it must: within the error of the clamp', weight: 'support', instead: 'Zero the clamp and read again')
+      end
 
       def sound
         judgement('sound', 'Gives its rating', weight: 'proof', clears: ['alternator'], rules_out: ['Weak output'])

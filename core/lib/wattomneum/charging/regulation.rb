@@ -44,7 +44,7 @@ module Wattomneum
 
       def volt(id) = @system.limit(id, limits: @limits).value
       def cap_volt = volt('charging.over_cap')
-      def shifted(id, floor) = [[volt(id) + @shift, floor].max, cap_volt].min
+      def shifted(id, floor) = (volt(id) + @shift).clamp(floor, cap_volt)
 
       # Of several types in one bank the one that bears least.
       def ceiling
@@ -55,10 +55,10 @@ module Wattomneum
       def find_top
         top = volt(ceiling || 'charging.high')
         band = ceiling == CEILINGS['gel'] ? 0.0 : volt('charging.over_band')
-        @high_volt = [[top + @shift, @low_volt].max, cap_volt].min
+        @high_volt = (top + @shift).clamp(@low_volt, cap_volt)
         @over_volt = [@high_volt + band, cap_volt].min
         # A flooded battery in the heat bears a steady voltage up to here, watched.
-        @hot_volt = ceiling ? @over_volt : [[volt('charging.hot_most'), @over_volt].max, cap_volt].min
+        @hot_volt = ceiling ? @over_volt : volt('charging.hot_most').clamp(@over_volt, cap_volt)
       end
     end
   end

@@ -64,12 +64,13 @@ module Wattomneum
       def without_temperature
         places = PLAUSIBLE_CELSIUS.map { |one| place(band_at(one)) }
         if places.uniq.size > 1 && place(band) != :in_band
-          return judgement('unproven', "#{Figure.volt(value)}: right at one temperature of the batteries, wrong at another", validity: 'unstated',
-                           weight: 'none', instead: 'Say the temperature of the batteries')
+          return ask("#{Figure.volt(value)}: right at one temperature of the batteries, wrong at another", 'Say the temperature of the batteries')
         end
 
         against_band
       end
+
+      def ask(words, instead) = judgement('unproven', words, validity: 'unstated', weight: 'none', instead: instead)
 
       # Where the voltage lies in a band: what it is judged as.
       def place(band)
@@ -105,8 +106,7 @@ module Wattomneum
       end
 
       def ask_type
-        judgement('unproven', 'At the top of the band it matters what stands there: gel and AGM take less', validity: 'unstated', weight: 'none',
-                                                                                                            instead: 'Enter the batteries with their type')
+        ask('At the top of the band it matters what stands there: gel and AGM take less', 'Enter the batteries with their type')
       end
 
       def watch(words, **rest) = judgement('watch', words, weight: 'support', **approximate, **rest)
@@ -127,7 +127,8 @@ module Wattomneum
       # Many regulators do not compensate, and a control unit may command it.
       def low(where)
         words = where == :low_steady ? 'Under the band for this temperature, and steady' : 'Charges, but low'
-        watch("#{words}: what kind of regulator is it, and what is its setpoint?", instead: 'Ask for the regulator and its setpoint, then read under load')
+        watch("#{words}: what kind of regulator is it, and what is its setpoint?",
+              instead: 'Ask for the regulator and its setpoint, then read under load')
       end
 
       def too_low

@@ -39,11 +39,11 @@ module Wattomneum
       #
       # @return [Boolean, nil] whether enough flowed to clear a cable; nil when not known
       def adequate?
-        found = estimate or return
-        return true if found.source == 'turning'
-        return found.ampere >= least_ampere if found.exact
+        found = estimate
+        return true if found&.source == 'turning'
+        return found.ampere >= least_ampere if found&.exact
 
-        false if found.ampere < least_ampere
+        false if found && found.ampere < least_ampere
       end
 
       # @return [Boolean] whether no more than the solenoid's own draw can have flowed

@@ -44,6 +44,7 @@ module Wattomneum
         (volt(drop_volt) * ratio) + (drop_volt.abs * ratio * ampere(at_ampere) / at_ampere)
       end
 
+      # Last digit of the range that shows this.
       def self.digit(value) = DIGITS.find { |most, _| value.abs < most }.last
       private_class_method :digit
     end

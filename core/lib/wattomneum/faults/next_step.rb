@@ -40,7 +40,7 @@ module Wattomneum
         return step unless step && %w[measure prove repeat].include?(step.kind)
 
         judgement = assessment.judgement(step.test_key, position: step.position)
-        return step if judgement.nil? || judgement.usable? && judgement.verdict != 'unproven'
+        return step if judgement.nil? || counts?(judgement)
         return step unless last_taken?(step)
 
         Step.new(**step.to_h, kind: step.kind == 'prove' ? 'prove' : 'repeat', title: "Once more, so that it counts: #{step.title}",

@@ -33,6 +33,7 @@ module Wattomneum
       # @return [Array<String>] keys of the tests in which the complaint has to be seen gone, in order, that are not sound yet
       def self.unseen(assessment) = SEEN.fetch(assessment.family).keys.reject { |key| assessment.judgement(key)&.sound? }
 
+      # The same in words.
       def self.whole_paths(assessment)
         owed_whole_paths(assessment).map { |key| "Repeat \"#{Readings::Catalogue.fetch(key).label}\": the whole path failed, and is owed as a whole" }
       end

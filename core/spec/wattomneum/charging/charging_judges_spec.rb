@@ -33,7 +33,8 @@ RSpec.describe Wattomneum::Charging do
 
     # By hand: 13.4 V less 0.018 x 30 in the heat is 12.86, and no floor goes below 13.2 V; 13.4 + 0.72 at -15.
     it 'shifts what is asked under load too, and never below 13.2 V' do
-      expect([55.0, -15.0, 25.0].map { |celsius| described_class.new(parallel_pair, temperature_celsius: celsius).loaded_volt.round(2) }).to eq([13.2, 14.12, 13.4])
+      loaded = [55.0, -15.0, 25.0].map { |celsius| described_class.new(parallel_pair, temperature_celsius: celsius).loaded_volt.round(2) }
+      expect(loaded).to eq([13.2, 14.12, 13.4])
     end
 
     it 'shifts by 36 mV per degC on 24 V and is never under 27.0 V' do
@@ -90,7 +91,8 @@ RSpec.describe Wattomneum::Charging do
     expect(charging(14.2, system: bare).verdict).to eq('sound')
     said = all_said(Wattomneum::Readings::Catalogue.fetch('charging_fast_idle'), parallel_pair).except('battery_temperature_celsius')
     unsaid = ->(volt) { judge(reading('posts_rest', 12.6), reading('charging_fast_idle', volt, conditions: said)) }
-    expect([unsaid.call(15.2).verdict, unsaid.call(15.2).instead, unsaid.call(14.1).validity]).to eq(['unproven', 'Say the temperature of the batteries', 'approximate'])
+    expect([unsaid.call(15.2).verdict, unsaid.call(15.2).instead,
+            unsaid.call(14.1).validity]).to eq(['unproven', 'Say the temperature of the batteries', 'approximate'])
   end
 
   it 'is proved by gel at its own ceiling' do

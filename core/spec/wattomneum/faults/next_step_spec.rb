@@ -14,7 +14,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
       readings += [reading(found.test_key, answer, position: found.position)]
       [found.test_key, found.position].compact.join(' ')
     end
-    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'posts_rest', 'posts_cranking', 'ground_drop', 'positive_drop', 'rest_voltage A', 'battery_test A', 'rest_voltage B', 'battery_test B'])
+    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'posts_rest', 'posts_cranking', 'ground_drop', 'positive_drop', 'rest_voltage A',
+                         'battery_test A', 'rest_voltage B', 'battery_test B'])
   end
 
   it 'charges a discharged battery before it is tested' do
@@ -73,7 +74,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
     void = -> { reading('rest_voltage', 12.6, position: 'A', conditions: { 'value_confirmed' => 'yes' }) }
     seen = [reading('cranking_behaviour', 'silent'), reading('connections_look', 'clean'), void.call]
     again = step(seen)
-    expect([again.kind, again.title, again.why]).to match(['repeat', start_with('Once more, so that it counts'), include('Say it and the reading counts')])
+    expect([again.kind, again.title,
+            again.why]).to match(['repeat', start_with('Once more, so that it counts'), include('Say it and the reading counts')])
     expect([step([*seen, void.call]).test_key, step([*seen, void.call]).position]).to eq(%w[battery_test A])
   end
 
@@ -87,7 +89,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
   it 'tells a weak bank from a locked engine by the amperes when the posts fall' do
     falling = ground_work(behaviour: 'click', cranking_volt: 7.0)
     expect(step(falling).test_key).to eq('cranking_current')
-    expect(step([*falling, reading('cranking_current', 1200.0), reading('ground_drop', 0.05), reading('positive_drop', 0.05)]).test_key).to eq('engine_by_hand')
+    expect(step([*falling, reading('cranking_current', 1200.0), reading('ground_drop', 0.05),
+                 reading('positive_drop', 0.05)]).test_key).to eq('engine_by_hand')
     drops = [reading('ground_drop', 0.05), reading('positive_drop', 0.05)]
     expect(step([*falling, reading('cranking_current', 600.0), *drops]).test_key).to eq('load_test')
   end

@@ -45,7 +45,9 @@ RSpec.describe 'Random circuits with diodes' do # rubocop:disable RSpec/Describe
     joint = -> { "J#{random.rand(joints)}" }
     pieces = Array.new(random.rand(2..5)) { |index| send(random.rand < 0.3 ? :bridge : :chain, random, "P#{index}D", random.rand(2..5)) }
     resistors = Array.new(random.rand(1..4)) { |index| "R#{index}" }
-    parts = Array.new(joints) { |index| "{ id: J#{index}, kind: stud }" }
+    parts = Array.new(joints) { |index| "{ id: J#{index}, kind: stud }" } +
+            ['{ id: BAT, kind: battery, volt: 12.6, ohm: 0.02 }', '{ id: B2, kind: battery, volt: 7.1, ohm: 3 }'] +
+            resistors.map { |id| "{ id: #{id}, kind: resistor, ohm: #{random.rand(1..500)} }" } + pieces.flat_map(&:first)
     ends = [['BAT:+', 'J0'], ['BAT:-', 'J1'], ['B2:+', joint.call], ['B2:-', joint.call],
             *resistors.flat_map { |id| [["#{id}:1", joint.call], ["#{id}:2", joint.call]] },
             *pieces.flat_map { |_, inner, (one, other)| [*inner, [joint.call, one], [other, joint.call]] }]

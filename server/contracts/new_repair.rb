@@ -5,6 +5,9 @@ module Server
     # A repair: what, where, why, how, with what, how long, for good or for now, and what was disturbed to get there.
     class NewRepair < Base
       ACTIONS = %w[cleaned tightened replaced repaired rerouted adjusted charged].freeze
+      MOST_DAYS = Wattomneum::Limits::Table.shipped.fetch('repair.temporary_days').value.to_i
+      TOO_LONG = "a temporary repair holds #{MOST_DAYS} days at most: name a day within them".freeze
+      private_constant :MOST_DAYS, :TOO_LONG
 
       json do
         required(:id).value(Types::Uuid)
@@ -28,6 +31,7 @@ module Server
         next unless values[:temporary]
 
         key(:temporary_until).failure('a temporary repair needs a day until it holds') if values[:temporary_until].nil?
+        key(:temporary_until).failure(TOO_LONG) if values[:temporary_until] && values[:temporary_until] > Date.today + MOST_DAYS
         key(:temporary_reason).failure('say why it is temporary') if values[:temporary_reason].to_s.empty?
       end
     end

@@ -54,7 +54,7 @@ module Server
 
         entry = Wattomneum::Quantities::Entry.new(text: @input[:value_text], unit: @input[:unit],
                                                   quantity: @test.quantity)
-        ask(entry.value, entry.unit) if entry.value
+        ask(entry.value, entry.unit, entry.text) if entry.value
         { value: entry.value, overload: entry.overload?, value_text: entry.text, unit_symbol: entry.unit }
       end
 
@@ -76,10 +76,10 @@ module Server
       end
 
       # An odd value is asked about before it is kept, unless it was confirmed.
-      def ask(value, unit = nil)
+      def ask(value, unit = nil, text = nil)
         return if conditions.said('value_confirmed') == :yes
 
-        question = Wattomneum::Readings::Plausibility.question(test: @test, value: value, system: @system, unit: unit)
+        question = Wattomneum::Readings::Plausibility.question(test: @test, value: value, system: @system, unit: unit, text: text)
         return unless question
 
         raise Refusals::Question.new(question.text, fields: { 'value_text' => [question.text] },

@@ -5,7 +5,7 @@ require_relative 'replay'
 
 # What five hundred jobs were told before the one circuit, against what they are told now.
 RSpec.describe GoldenJobs do
-  # One wanted change: rule (of the judging rules in docs/methods.md), kind, at, was and is as patterns.
+  # One wanted change: rule (of docs/judging.md), kind, at, was and is as patterns.
   wanted = YAML.load_file(File.join(__dir__, 'wanted.yml'))
 
   def fits?(entry, difference)

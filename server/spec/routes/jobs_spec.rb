@@ -179,8 +179,11 @@ RSpec.describe Server::Routes::Jobs do
     id = open_job(unit)['id']
     write(:post, "/api/jobs/#{id}/repairs", repair_fields(temporary: true))
     expect(error['fields'].keys).to contain_exactly('temporary_until', 'temporary_reason')
+    write(:post, "/api/jobs/#{id}/repairs",
+          repair_fields(temporary: true, temporary_until: (Date.today + 91).iso8601, temporary_reason: 'part on order'))
+    expect(error['fields']).to eq('temporary_until' => ['a temporary repair holds 90 days at most: name a day within them'])
     bench = write(:post, "/api/jobs/#{id}/repairs",
-                  repair_fields(temporary: true, temporary_until: '2026-12-01', temporary_reason: 'part on order'))
+                  repair_fields(temporary: true, temporary_until: (Date.today + 20).iso8601, temporary_reason: 'part on order'))
     on_today = -> { read('/api/today')['lines'].any? { |line| line['kind'] == 'temporary' && line['unit_id'] == unit.id } }
     expect(on_today.call).to be(true)
     write(:post, "/api/repairs/#{bench['repairs'].first['id']}/make-permanent")

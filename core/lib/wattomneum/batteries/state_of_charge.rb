@@ -23,6 +23,17 @@ module Wattomneum
         Tables::REST_VOLTAGE.fetch(recombinant ? 'agm' : 'flooded').clamped(rest_volt)
       end
 
+      # The same table read the other way, for what a card says.
+      #
+      # @param charge_percent [Float]
+      # @param recombinant [Boolean] true for AGM and gel
+      # @return [Float] volts of one 12 V battery at rest
+      # @example 75 %, flooded   # => 12.45
+      def self.rest_voltage(charge_percent:, recombinant: false)
+        points = Tables::DATA.fetch('rest_voltage').fetch(recombinant ? 'agm' : 'flooded').fetch('points')
+        Numerics::PiecewiseLine.new(points.map(&:reverse)).clamped(charge_percent)
+      end
+
       # @param specific_gravity [Float] as read
       # @param electrolyte_celsius [Float]
       # @return [Float] specific gravity at 26.7 degC

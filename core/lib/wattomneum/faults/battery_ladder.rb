@@ -33,7 +33,7 @@ module Wattomneum
       end
 
       def charge_rung
-        rung('charge', 'At least 75 % charged', %w[rest_voltage hydrometer], position: position) do
+        rung('charge', "At least #{Quantities::Figure.percent(assessment.limits.fetch('battery.charge_least').value)} charged", %w[rest_voltage hydrometer], position: position) do
           hydrometer = assessment.judgement('hydrometer', position: position)
           next ['done', hydrometer.summary] if hydrometer&.convicts&.include?('battery')
 

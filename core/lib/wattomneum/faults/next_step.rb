@@ -40,7 +40,7 @@ module Wattomneum
         return step unless step && %w[measure prove repeat].include?(step.kind)
 
         judgement = assessment.judgement(step.test_key, position: step.position)
-        return step if judgement.nil? || counts?(judgement)
+        return step if judgement.nil? || (step.kind == 'prove' ? judgement.sound? : counts?(judgement))
         return step unless last_taken?(step)
 
         Step.new(**step.to_h, kind: step.kind == 'prove' ? 'prove' : 'repeat', title: "Once more, so that it counts: #{step.title}",
@@ -55,7 +55,7 @@ module Wattomneum
       # -- proving a repair
 
       def prove
-        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) && !in_vain?(one.before.test_key, one.before.position) }
+        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) && !proved_in_vain?(one.before) }
         return if proof.nil?
 
         test = proof.before.test
@@ -66,6 +66,12 @@ module Wattomneum
                  failing_reading_id: proof.before.id, element: proof.repair.element,
                  title: "Prove it: #{test.label.downcase}#{at_position(proof.before.position)}",
                  why: "It showed the fault at #{proof.before.spoken}: same points, same state")
+      end
+
+      # On watch or of no use twice running: it stays owed, and the work goes on.
+      def proved_in_vain?(before)
+        taken = assessment.readings.select { |one| one.round == assessment.round && one.test_key == before.test_key && one.position == before.position }
+        taken.size > 1 && taken.last(2).none? { |one| assessment.judgements.fetch(one.id).sound? }
       end
 
       # A proving drop is worth nothing unless it is known what the engine did.

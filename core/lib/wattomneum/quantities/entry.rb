@@ -69,8 +69,14 @@ module Wattomneum
         raise InvalidQuantityError.new("#{@text[0, 30]} is larger than any meter reads", field: 'value_text') if
           number.infinite?
 
-        Unit.to_base(number, @unit, @quantity)
+        Unit.to_base(at_its_point(number), @unit, @quantity)
       end
+
+      # A hydrometer's 1265 is 1.265.
+      def at_its_point(number) = @quantity == 'specific_gravity' && THOUSANDFOLD_GRAVITY.cover?(number) ? number / 1000.0 : number
+
+      THOUSANDFOLD_GRAVITY = (1000..1400)
+      private_constant :THOUSANDFOLD_GRAVITY
     end
   end
 end

@@ -13,8 +13,10 @@ module Wattomneum
       # @param value [Float] in the base unit
       # @param system [Systems::ElectricalSystem]
       # @param unit [String, nil] symbol it was entered with; nil is the base unit
+      # @param text [String, nil] as it was typed
       # @return [Question, nil] nil when nothing is odd about the value
-      def self.question(test:, value:, system:, unit: nil)
+      def self.question(test:, value:, system:, unit: nil, text: nil)
+        return thousand_question(test, value, text) if thousand_or_decimal?(test, text)
         return prefix_question(test, value) if prefix_left_off?(test, value, unit)
 
         range = test.plausible_range(system)
@@ -28,6 +30,20 @@ module Wattomneum
                    options.map { |number| { label: spoken.call(number), value: number } }
         )
       end
+
+      THOUSAND = /\A\d{1,3}[.,]\d{3}\z/
+      private_constant :THOUSAND
+
+      # "1,200" A: some write thousands so, some decimals.
+      def self.thousand_or_decimal?(test, text) = %w[current conductance_cca].include?(test.quantity) && text.to_s.strip.match?(THOUSAND)
+
+      # Both are offered, the likelier one first.
+      def self.thousand_question(test, value, text)
+        spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
+        Question.new(text: "#{text.strip}: a thousand, or a decimal?",
+                     options: [{ label: spoken.call(value * 1000), value: value * 1000 }, { label: "#{spoken.call(value)}, as I typed it", value: nil }])
+      end
+      private_class_method :thousand_or_decimal?, :thousand_question
 
       # 18 on the display of a meter that ranges by itself may be 18 ohm, 18 kohm or 18 Mohm.
       def self.prefix_left_off?(test, value, unit)
@@ -52,7 +68,7 @@ module Wattomneum
       private_class_method :why, :prefix_left_off?, :prefix_question
 
       def self.meant(value, range)
-        candidates = [-value, value / 1000.0, value / 100.0, value / 10.0]
+        candidates = [-value, value * 1000.0, value / 1000.0, value / 100.0, value / 10.0]
         candidates.select { |number| range.cover?(number) && !number.zero? }.first(2)
       end
       private_class_method :meant

@@ -90,9 +90,11 @@ module Wattomneum
       private
 
       def fill(text, system, limits)
-        text.gsub(/\{([a-z_.]+)\}/) do
+        text.gsub(/\{([a-z_.]+)( as rest volts)?\}/) do
           limit = system.limit(Regexp.last_match(1), limits: limits)
-          "#{limit.value} #{limit.unit == 'percent' ? '%' : limit.unit}"
+          next Quantities::Figure.volt(Batteries::StateOfCharge.rest_voltage(charge_percent: limit.value)) if Regexp.last_match(2)
+
+          "#{Quantities::Figure.trim(limit.value, 4)} #{limit.unit == 'percent' ? '%' : limit.unit}"
         end
       end
     end

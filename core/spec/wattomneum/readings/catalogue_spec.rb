@@ -22,6 +22,20 @@ RSpec.describe Wattomneum::Readings::Catalogue do
     end
   end
 
+  # A figure that a fleet may set is written in from its limit, so that a card never says another one than is judged by.
+  it 'writes no volts and no percent of its own on a card' do
+    rows = Wattomneum::DataFile.load('tests')
+    texts = rows.flat_map { |row| [row['how'], *row.fetch('answers', []).flat_map(&:values)] }
+    expect(texts.grep(/\d ?(V|%|mohm)\b/).grep_v(/\A0 V\z/)).to eq([])
+  end
+
+  it 'follows the limit that a fleet sets, in volts too where it is a share of charge' do
+    limits = Wattomneum::Limits::Table.shipped.with('battery.charge_least' => 70.0)
+    said = ->(table) { described_class.fetch('rest_voltage').answers(parallel_pair, limits: table).first.values }
+    expect(said.call(Wattomneum::Limits::Table.shipped)).to eq(['12.45 V or more', 'at least 75 % charged: the battery may be tested'])
+    expect(said.call(limits)).to eq(['12.41 V or more', 'at least 70 % charged: the battery may be tested'])
+  end
+
   it 'offers only the tests a unit has places for' do
     keys = described_class.for(single_battery).map(&:key)
     expect(keys).to include('positive_cable_drop')

@@ -40,6 +40,14 @@ RSpec.describe Wattomneum::Readings::Plausibility do
     expect(described_class.question(test: test, value: 500.0, unit: 'kohm', system: parallel_pair)).to be_nil
   end
 
+  it 'asks whether "1,200" is a thousand or a decimal, for amperes only' do
+    test = Wattomneum::Readings::Catalogue.fetch('cranking_current')
+    asked = described_class.question(test: test, value: 1.2, system: parallel_pair, text: '1,200')
+    expect(asked.options.map { |option| option[:value] }).to eq([1200.0, nil])
+    expect(described_class.question(test: test, value: 120.0, system: parallel_pair, text: '120')).to be_nil
+    expect(described_class.question(test: Wattomneum::Readings::Catalogue.fetch('posts_rest'), value: 12.6, system: parallel_pair, text: '12.600')).to be_nil
+  end
+
   it 'leaves an unconfirmed value unjudged and says what to do' do
     judged = judge(reading('ground_drop', 12.6, conditions: {}))
     expect([judged.verdict, judged.validity, judged.convicts]).to eq(['unproven', 'unstated', []])

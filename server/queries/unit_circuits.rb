@@ -30,6 +30,15 @@ module Server
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
       def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(fitted.map { |one| machine(one).sheet })
 
+      # @return [Array<String>] what stays live with the isolator open, by the sheets that can be worked out in time
+      def live_past_isolator
+        fitted.flat_map do |one|
+          Machines.in_time { machine(one).live_past_isolator.map { |part| part.label == part.id ? part.id : "#{part.id} #{part.label}" } }
+        rescue Wattomneum::OverBudgetError
+          []
+        end.uniq
+      end
+
       # @return [Hash{String => Hash}] loop key to the places the sheets have on it; a sheet too large to be worked out has none
       def loop_places
         fitted.each_with_object({}) do |one, places|

@@ -39,7 +39,7 @@ RSpec.describe 'Circuits' do
   it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet', :only_looks do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     row = -> { find(:xpath, "//tr[.//button[@aria-label='Pin A1:A/1']]") }
-    expect(row.call).to have_content('24.99 V')
+    expect(row.call).to have_content('25.00 V')
     choose_state('Isolator on')
     expect(row.call).to have_content('0.00 V')
     fill_in 'Pin, wire or component on this sheet', with: 'wire 27'

@@ -19,7 +19,7 @@ RSpec.describe 'House rules' do
 
     click_link 'Today'
     click_link 'B-14'
-    click_button 'Why Ground drop 11.58 V is act'
+    find("button[aria-label^='Why Ground drop']").click
     expect(page).to have_content('Ground drop while cranking, 12 V: 0.2 V, set by the fleet')
 
     click_link 'House rules'

@@ -59,6 +59,19 @@ RSpec.describe Server::Routes::Jobs do
     expect(closed['events'].map { |event| event['kind'] }).to eq(%w[opened closed])
   end
 
+  it 'says at a step that opens the isolator what is fed past it, on a unit that has one' do
+    text = Wattomneum::Circuits::Library::TEXTS['main_feed'].sub('sheet: main_feed', 'sheet: spec_main_feed')
+    sheet = write(:post, '/api/circuits', { content: text })
+    cautions = lambda do |unit|
+      write(:post, "/api/units/#{unit.id}/circuits", { version_id: sheet['version_id'] })
+      step = take(open_job(unit)['id'], 'negative_cable_drop', '21.4')['next_step']
+      [step['kind'], step['cautions'].to_h { |one| one.values_at('id', 'text') }['isolator_bypassed']]
+    end
+    truck = { system_volt: 24, arrangement: 'series' }
+    expect(cautions.call(a_unit(**truck))).to match(['repair', include('F40 Main feed', 'K20 Main relay', 'Prove the point dead')])
+    expect(cautions.call(a_unit(**truck, has_isolator: false))).to eq(['repair', nil])
+  end
+
   it 'parks with the missing point named, takes it up again, cancels only with a reason' do
     id = open_job['id']
     parked = write(:post, "/api/jobs/#{id}/park", { lock_version: 0 })
@@ -81,7 +94,7 @@ RSpec.describe Server::Routes::Jobs do
   it 'pages: every job once, newest first, in each state' do
     unit = a_unit(batteries: false)
     account = Server::Models::Account.first
-    times = Array.new(Server::Models::Job::PAGE + 5) { |index| Time.now.utc - (index / 3) }
+    times = Array.new(Server::Models::Job::PAGE + 5) { |index| Time.now.utc + 3600 - (index / 3) } # newer than whatever else was closed
     ids = times.map do |time|
       Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'x', opened_by_id: account.id,
                                  state: 'closed', ended_at: time, opened_at: time).id

@@ -60,13 +60,33 @@ module Wattomneum
         Questions::LiveTerminals.new(settled).with(item_key && circuit.item(item_key), key_state: key_state)
       end
 
+      # What an open isolator does not make dead: fuses, relays, loads and control units that have volts all the same.
+      #
+      # @return [Array<Part>] none where the sheet's states know no open isolator
+      def live_past_isolator
+        @live_past_isolator ||= sheet.states[ISOLATOR_OPEN] == Sheet::STATES[ISOLATOR_OPEN] ? bypassing(settled.fetch(ISOLATOR_OPEN).solution) : []
+      end
+
       # Keys of the named places that lie on a loop of this sheet, from the supply to the load and back to ground.
       #
       # @param loop [Sheet::Loop]
       # @return [Hash{Symbol => Array<String>}] :feed and :return
       def loop_places(loop) = @loop_places[loop.key] ||= find_loop_places(loop)
 
+      ISOLATOR_OPEN = 'off'
+      TOUCHED = [Parts::Fuse, Parts::Relay, Parts::Load, Parts::ControlUnit].freeze
+      private_constant :ISOLATOR_OPEN, :TOUCHED
+
       private
+
+      def bypassing(solution)
+        least = Questions::LiveTerminals::LIVE_RATIO * sheet.system_volt
+        sheet.parts.select do |part|
+          next unless TOUCHED.any? { |kind| part.is_a?(kind) }
+
+          part.pins.map { |pin| circuit.node(part.node(pin)) }.any? { |node| !solution.floating?(node) && solution.volt(node).abs >= least }
+        end
+      end
 
       def find_loop_places(loop)
         finder = paths(loop.state)

@@ -62,6 +62,9 @@ module Wattomneum
         companion = missing_companion(test)
         return measure(companion, why: 'What flows decides what the proving drop is worth') if companion
 
+        amperes = amperes_for(test.key) if test.state == 'cranking' && test.quantity == 'voltage'
+        return amperes if amperes
+
         Step.new(kind: 'prove', test_key: test.key, position: proof.before.position, minutes: test.minutes,
                  failing_reading_id: proof.before.id, element: proof.repair.element,
                  title: "Prove it: #{test.label.downcase}#{at_position(proof.before.position)}",
@@ -177,8 +180,20 @@ module Wattomneum
         return unless Jobs::CloseGate.unseen(assessment).empty?
 
         key = Jobs::CloseGate.owed_whole_paths(assessment).find { |one| !in_vain?(one) && !assessment.judgement(one)&.act? }
-        key && measure(key, why: 'The whole path failed: it is owed as a whole, whatever its stretches say')
+        return if key.nil?
+
+        amperes_for(key) || (again?(key) && measure(key, why: 'The whole path failed: it is owed as a whole, whatever its stretches say')) || nil
       end
+
+      # A drop at its limit while nobody knows what flowed: the clamp decides.
+      def amperes_for(key)
+        return unless assessment.judgement(key)&.verdict == 'watch' && assessment.reading('cranking_current').nil?
+
+        measure('cranking_current', why: 'At the limit: what flowed decides')
+      end
+
+      # Read once, or not at all, in this round.
+      def again?(key) = assessment.readings.count { |one| one.test_key == key && one.round == assessment.round } < 2
 
       # What a dead starter left unproven for want of current is measured on the first crank with the new one.
       def unproved_before

@@ -11,6 +11,15 @@ module Wattomneum
         [row['id'], Caution.new(**row.transform_keys(&:to_sym)).freeze]
       end.freeze
 
+      # @param id [String]
+      # @param said [Hash{Symbol => String}] what stands in its text in curly brackets
+      # @return [Caution]
+      # @raise [UnknownKeyError] if the id is not in core/data/cautions.yml
+      def self.fetch(id, **said)
+        caution = fetch_all([id]).first
+        Caution.new(**caution.to_h, text: format(caution.text.gsub(/\{(\w+)\}/, '%<\1>s'), said))
+      end
+
       # @param ids [Array<String>]
       # @return [Array<Caution>]
       # @raise [UnknownKeyError] if an id is not in core/data/cautions.yml

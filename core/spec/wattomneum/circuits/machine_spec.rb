@@ -26,6 +26,16 @@ RSpec.describe Wattomneum::Circuits::Machine do
     expect(volt.call('M1:case')).to be_between(0.02, 0.3)
   end
 
+  # The trade's classic: the main relay is fed before the isolator, and an open isolator leaves its contact live.
+  it 'names what an open isolator does not make dead' do
+    past = ->(key) { described_class.new(Wattomneum::Circuits::Library.fetch(key)).live_past_isolator.map(&:id) }
+    expect(past.call('main_feed')).to eq(%w[F40 F41 F42 K20 A1])
+    expect(past.call('heater')).to include('U3')
+    expect([past.call('start_24v'), past.call('ecu_power'), past.call('genset')]).to eq([[], [], []])
+    pins = described_class.new(Wattomneum::Circuits::Library.fetch('main_feed')).live_with(nil, key_state: 'off').map(&:pin)
+    expect(pins).to include('K20:30', 'A1:1', 'S20:1').and not_include('K20:87', 'S2:30', 'E20:1')
+  end
+
   # The drops that a job measures are those that the circuit has: the same joint, the same volts.
   it 'shows the volts of a bad strap where a meter would read them' do
     sheet = Wattomneum::Circuits::Library.fetch('start_12v')

@@ -36,6 +36,7 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
       [['block_strap', 'resistance', random.rand(0.003..0.05)], ['negative_cable', 'resistance', random.rand(0.003..0.05)]]
     }],
     'the weak one of a 24 V pair' => [:series_pair, ->(random) { [['battery', 'weak', random.rand(0.2..0.45), 'B']] }],
+    'a mounting face' => [:parallel_pair, ->(random) { [['starter_mount', 'resistance', random.rand(0.002..0.05)]] }],
     'an isolator' => [:series_pair, ->(random) { [['isolator', 'resistance', random.rand(0.004..0.05)]] }],
     'a signal wire' => [:parallel_pair, ->(random) { [['signal_wire', 'resistance', random.rand(1.5..6.0)]] }],
     'nothing at all' => [:parallel_pair, ->(_) { [] }]

@@ -14,7 +14,7 @@ module Server
       end
 
       def call
-        { **intake, unit: unit, next_step: Step.call(@assessment.next_step, (@record.circuits if system.has_isolator)), tests: tests, readings: readings, ladders: ladders,
+        { **intake, unit: unit, next_step: next_step, tests: tests, readings: readings, ladders: ladders,
           loops: loops, reads_as: reads_as, bank_remarks: @assessment.bank_review.remarks, repairs: repairs,
           condemnations: condemnations, disturbances: disturbances, missing_to_close: @assessment.missing_to_close,
           events: events, elements: elements }
@@ -23,6 +23,7 @@ module Server
       private
 
       def system = @assessment.system
+      def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil)
 
       def intake
         { id: @job.id, number: @job.number, state: @job.state, family: @job.family, complaint: @job.complaint, seen: @job.seen,

@@ -22,7 +22,7 @@ module Server
         return [] if live.empty?
 
         more = live.size > MOST_NAMED ? " and #{live.size - MOST_NAMED} more" : ''
-        [Wattomneum::Safety::Cautions.fetch('isolator_bypassed', what: "#{live.first(MOST_NAMED).join(', ')}#{more}")]
+        [Wattomneum::Safety::Cautions.fetch('isolator_bypassed', what: "#{live.first(MOST_NAMED).join('; ')}#{more}")]
       end
       private_class_method :past_isolator
     end

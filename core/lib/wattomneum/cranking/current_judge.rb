@@ -38,6 +38,8 @@ module Wattomneum
 
       def over?(id) = side(value, demand_ampere * limit(id) / 100.0, Evidence::MeterError.ampere(value))
 
+      def asked = celsius ? "what it asks for at #{Figure.celsius(celsius)}" : 'the usual current'
+
       def share_line
         cold = celsius ? " x #{Figure.trim(demand_ratio, 2)} at #{Figure.celsius(celsius)}" : ''
         sum("#{Figure.ampere(value)} / usual #{Figure.ampere(system.usual_cranking_current_ampere)}#{cold} = #{Figure.percent(share)}")
@@ -67,21 +69,21 @@ module Wattomneum
       end
 
       def usual
-        judgement('sound', "#{Figure.percent(share)} of the usual current", weight: 'support', figures: @figures,
+        judgement('sound', "#{Figure.percent(share)} of #{asked}", weight: 'support', figures: @figures,
                                                                        rules_out: ['Locked engine or shorted starter'])
       end
 
       # Far over the demand a starter is shorted or binding, once the engine is proved free: its ladder asks for that.
       def too_high
         convicts = over?('cranking.current_convicts') == :over && oil_flows? ? ['starter'] : []
-        judgement('act', "#{Figure.percent(share)} of the usual: something drags or is shorted", weight: 'proof', figures: @figures,
+        judgement('act', "#{Figure.percent(share)} of #{asked}: something drags or is shorted", weight: 'proof', figures: @figures,
                                                                                            rules_in: rows, convicts: convicts)
       end
 
       def oil_flows? = reading.conditions.said('oil_right') == :yes || (celsius && celsius > OIL_FLOWS_CELSIUS)
 
       def too_low
-        judgement('watch', "Only #{Figure.percent(share)} of the usual: resistance in the path, or contacts open",
+        judgement('watch', "Only #{Figure.percent(share)} of #{asked}: resistance in the path, or contacts open",
                   figures: @figures, rules_in: rows, rules_out: ['Locked engine or shorted starter'])
       end
     end

@@ -33,7 +33,8 @@ module Wattomneum
       end
 
       def charge_rung
-        rung('charge', "At least #{Quantities::Figure.percent(assessment.limits.fetch('battery.charge_least').value)} charged", %w[rest_voltage hydrometer], position: position) do
+        least = Quantities::Figure.percent(assessment.limits.fetch('battery.charge_least').value)
+        rung('charge', "At least #{least} charged", %w[rest_voltage hydrometer], position: position) do
           hydrometer = assessment.judgement('hydrometer', position: position)
           next ['done', hydrometer.summary] if hydrometer&.convicts&.include?('battery')
 

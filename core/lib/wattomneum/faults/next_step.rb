@@ -73,7 +73,8 @@ module Wattomneum
 
       # On watch or of no use twice running: it stays owed, and the work goes on.
       def proved_in_vain?(before)
-        taken = assessment.readings.select { |one| one.round == assessment.round && one.test_key == before.test_key && one.position == before.position }
+        same = [assessment.round, before.test_key, before.position]
+        taken = assessment.readings.select { |one| [one.round, one.test_key, one.position] == same }
         taken.size > 1 && taken.last(2).none? { |one| assessment.judgements.fetch(one.id).sound? }
       end
 

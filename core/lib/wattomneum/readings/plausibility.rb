@@ -35,13 +35,15 @@ module Wattomneum
       private_constant :THOUSAND
 
       # "1,200" A: some write thousands so, some decimals.
-      def self.thousand_or_decimal?(test, text) = %w[current conductance_cca].include?(test.quantity) && text.to_s.strip.match?(THOUSAND)
+      def self.thousand_or_decimal?(test, text)
+        %w[current conductance_cca].include?(test.quantity) && text.to_s.strip.match?(THOUSAND)
+      end
 
       # Both are offered, the likelier one first.
       def self.thousand_question(test, value, text)
         spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
-        Question.new(text: "#{text.strip}: a thousand, or a decimal?",
-                     options: [{ label: spoken.call(value * 1000), value: value * 1000 }, { label: "#{spoken.call(value)}, as I typed it", value: nil }])
+        options = [{ label: spoken.call(value * 1000), value: value * 1000 }, { label: "#{spoken.call(value)}, as I typed it", value: nil }]
+        Question.new(text: "#{text.strip}: a thousand, or a decimal?", options: options)
       end
       private_class_method :thousand_or_decimal?, :thousand_question
 

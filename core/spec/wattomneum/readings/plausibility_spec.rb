@@ -45,7 +45,8 @@ RSpec.describe Wattomneum::Readings::Plausibility do
     asked = described_class.question(test: test, value: 1.2, system: parallel_pair, text: '1,200')
     expect(asked.options.map { |option| option[:value] }).to eq([1200.0, nil])
     expect(described_class.question(test: test, value: 120.0, system: parallel_pair, text: '120')).to be_nil
-    expect(described_class.question(test: Wattomneum::Readings::Catalogue.fetch('posts_rest'), value: 12.6, system: parallel_pair, text: '12.600')).to be_nil
+    volts = Wattomneum::Readings::Catalogue.fetch('posts_rest')
+    expect(described_class.question(test: volts, value: 12.6, system: parallel_pair, text: '12.600')).to be_nil
   end
 
   it 'leaves an unconfirmed value unjudged and says what to do' do

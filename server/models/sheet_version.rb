@@ -45,7 +45,8 @@ module Server
         def items(version, core)
           parts = core.parts.flat_map do |part|
             [item(version, part.uuid, 'part', part.id, part.label),
-             *part.pins.map { |pin| item(version, part.uuid, 'pin', part.node(pin), "#{part.label}, pin #{pin}") }]
+             *part.pins.map { |pin| item(version, part.uuid, 'pin', part.node(pin), "#{part.label}, pin #{pin}") },
+             *part.aliases.map { |drawn, pin| item(version, part.uuid, 'pin', part.node(drawn), "#{part.label}, pin #{pin}") }]
           end
           parts + core.wires.map { |wire| item(version, wire.uuid, 'wire', wire.number, "#{wire.from} to #{wire.to}") }
         end
@@ -56,7 +57,12 @@ module Server
       end
 
       # @return [Wattomneum::Circuits::Sheet]
-      def to_core = Wattomneum::Circuits::Notation::SheetReader.read(content).sheet
+      # @raise [Wattomneum::RefusedError] if it was kept under older rules and does not keep to those of now
+      def to_core
+        read = Wattomneum::Circuits::Notation::SheetReader.read(content)
+        read.sheet || raise(Wattomneum::RefusedError, "\"#{title}\", version #{n}, was kept under older rules: #{read.problems.first}. " \
+                                                      'Bring in a mended sheet and fit it in its place')
+      end
 
       # A job that uses it keeps it as it is.
       def freeze_for_use

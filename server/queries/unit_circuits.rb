@@ -28,22 +28,31 @@ module Server
       def machine(one) = Machines.of(one.version, one.overrides.to_h)
 
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
-      def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(fitted.map { |one| machine(one).sheet })
+      def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(readable.map { |one| machine(one).sheet })
 
-      # @return [Array<String>] what stays live with the isolator open, by the sheets that can be worked out in time
+      # @return [Array<Models::UnitSheet>] without those that were kept under older rules and are no sheets by those of now
+      def readable
+        @readable ||= fitted.select do |one|
+          machine(one)
+        rescue Wattomneum::RefusedError
+          nil
+        end
+      end
+
+      # @return [Array<String>] what stays live with the isolator open, by the sheets that can be worked out
       def live_past_isolator
         fitted.flat_map do |one|
           Machines.in_time { machine(one).live_past_isolator.map { |part| part.label == part.id ? part.id : "#{part.id} #{part.label}" } }
-        rescue Wattomneum::OverBudgetError
+        rescue Wattomneum::Error
           []
         end.uniq
       end
 
-      # @return [Hash{String => Hash}] loop key to the places the sheets have on it; a sheet too large to be worked out has none
+      # @return [Hash{String => Hash}] loop key to the places the sheets have on it; a sheet that can not be worked out has none
       def loop_places
         fitted.each_with_object({}) do |one, places|
           Machines.in_time { machine(one).sheet.loops.each { |loop| places[loop.key] = machine(one).loop_places(loop) } }
-        rescue Wattomneum::OverBudgetError
+        rescue Wattomneum::Error
           next
         end
       end

@@ -10,9 +10,10 @@ module Server
           @machine = machine
         end
 
-        # @param pin [String]
+        # @param drawn [String] a pin by whatever name it goes
         # @param state [String]
-        def pin(pin, state)
+        def pin(drawn, state)
+          pin = @machine.sheet.node_of(drawn)
           paths = @machine.paths(state)
           part = @machine.sheet.part(pin.split(':', 2).first)
           { pin: pin, label: part.label, kind: part.kind.tr('_', ' '), state: state, role: role(part, pin), meter_ohm: @machine.pin_reading.meter_ohm,

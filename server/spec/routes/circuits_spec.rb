@@ -109,6 +109,29 @@ RSpec.describe Server::Routes::Circuits do
       expect(fitted(unit, 'fuel_pump').overrides.to_h.dig(wire.uuid, 'length_m')).to eq(12.0)
     end
 
+    it 'says of a sheet kept under older rules what is wrong and what to do, and goes on with the others' do
+      unit = truck('fuel_pump', 'heater')
+      old = fitted(unit, 'fuel_pump')
+      kept = old.version.values.slice(:sheet_id, :title, :system_volt)
+      version = Server::Models::SheetVersion.create(**kept, n: 900, digest: 'old', content: old.version.content.sub('kind: load', 'kind: kettle'))
+      Server::Models::UnitSheet.where(id: old.id).update(version_id: version.id)
+      read("/api/circuits/#{old.id}")
+      expect([status, error['message']]).to match([422, include('was kept under older rules', 'no kind of component', 'Bring in a mended sheet')])
+      read("/api/units/#{unit.id}/circuits")
+      expect(status).to eq(200)
+      read("/api/units/#{unit.id}")
+      expect(status).to eq(200)
+    end
+
+    it 'answers for a pin by whatever name it goes, and finds it by them' do
+      unit = truck('fuel_pump')
+      id = fitted(unit, 'fuel_pump').id
+      pins = %w[K11:86 K11:87 K11:5].map { |pin| read("/api/circuits/#{id}/pin?#{URI.encode_www_form(pin: pin, state: 'running')}")['pin'] }
+      expect(pins).to eq(%w[K11:86 K11:87 K11:87])
+      read("/api/circuits/#{id}/pin?pin=K11:99&state=running")
+      expect([status, error['message']]).to match([422, include('has no pin K11:99')])
+    end
+
     it 'refuses overrides of a stale version, of no item and of no field' do
       id = fitted(truck('fuel_pump'), 'fuel_pump').id
       wire = newest('fuel_pump').to_core.wire('10').uuid

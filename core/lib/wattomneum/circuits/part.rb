@@ -14,6 +14,8 @@ module Wattomneum
       attr_reader :zone
       # @return [Hash{String => Object}] as written in the sheet
       attr_reader :fields
+      # @return [Hash{String => String}] other names of its pins: as drawn to the pin's own
+      attr_reader :aliases
 
       # @param fields [Hash{String => Object}] the row of the sheet
       # @param uuid [String]
@@ -54,6 +56,9 @@ module Wattomneum
 
       # @return [Boolean] whether each wire gets a ring of its own: splices, studs, ground points
       def joint? = false
+
+      # @return [Boolean] whether wires name it without a pin: splices, studs, ground points, bodies
+      def joins? = joint?
 
       # @return [Boolean] whether it is only a way for current: no load, no source, no logic
       def conductor? = false

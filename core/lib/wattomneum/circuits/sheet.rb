@@ -61,6 +61,26 @@ module Wattomneum
       # @return [Part, nil]
       def part(id) = @part_by_id[id]
 
+      # A pin by whatever name it goes: its own, an alias, run together ("A1:B87"), or a body or joint by its name alone.
+      #
+      # @param drawn [String]
+      # @return [String] node
+      # @raise [UnknownKeyError] if there is no such pin
+      def node_of(drawn)
+        Sheet.node_of(drawn) { |id| part(id) } || raise(UnknownKeyError, "sheet #{key} has no pin #{drawn}")
+      end
+
+      # @param drawn [String]
+      # @yieldparam id [String]
+      # @yieldreturn [Part, nil]
+      # @return [String, nil] node
+      def self.node_of(drawn)
+        id, pin = drawn.to_s.split(':', 2)
+        part = yield id.to_s
+        name = pin.nil? && part&.joins? ? part.pins.first : part&.pin(pin.to_s)
+        name && part.node(name)
+      end
+
       # @param number [String]
       # @return [Wire, nil]
       def wire(number) = @wire_by_number[number]

@@ -61,7 +61,7 @@ export function CircuitsPage() {
               {data.units.map((unit) => (
                 <section key={unit.id} aria-label={unit.number} className="break-inside-avoid pb-6">
                   <h2 className="rule-below pb-1 text-lead">
-                    <Link to={`/units/${unit.id}`} className="link-words">
+                    <Link to={`/units/${unit.id}`}>
                       {unit.number} <span className="font-medium text-quiet">{unit.name}</span>
                     </Link>
                   </h2>

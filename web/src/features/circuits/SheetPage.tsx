@@ -115,9 +115,9 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
       <div className="flex flex-wrap items-end justify-between gap-x-6">
         <h1 className="text-display leading-tight">
           {sheet.unit && (
-            <Link to={`/units/${sheet.unit.id}`} className="link-words">
-              {sheet.unit.number}{' '}
-            </Link>
+            <>
+              <Link to={`/units/${sheet.unit.id}`}>{sheet.unit.number}</Link>{' '}
+            </>
           )}
           <span className="font-medium">{sheet.title}</span>
         </h1>

@@ -210,10 +210,7 @@ module Wattomneum
 
         # The pin's own name, whichever way it is drawn; nil where there is none.
         def node_of(drawn)
-          id, pin = drawn.to_s.split(':', 2)
-          part = @parts&.find { |one| one.id == id } or return
-          name = pin.nil? && (part.joint? || part.is_a?(Parts::Body)) ? part.pins.first : part.pin(pin.to_s)
-          name && part.node(name)
+          Sheet.node_of(drawn) { |id| @parts&.find { |part| part.id == id } }
         end
 
         def check_places

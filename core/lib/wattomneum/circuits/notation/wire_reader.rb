@@ -146,7 +146,7 @@ module Wattomneum
           part = @parts[id]
           return if @unread.include?(id)
           return nowhere(row, side, number, drawn) if part.nil?
-          return part.node(part.pins.first) if pin.nil? && (part.joint? || part.is_a?(Parts::Body))
+          return part.node(part.pins.first) if pin.nil? && part.joins?
 
           name = part.pin(pin.to_s)
           name ? part.node(name) : unknown_pin(row, side, number, part, pin.to_s, uuid)

@@ -9,6 +9,7 @@ module Wattomneum
 
         def pins = [METAL]
         def shares_pins? = true
+        def joins? = true
         def conductor? = true
       end
     end

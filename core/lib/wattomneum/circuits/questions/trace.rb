@@ -47,10 +47,7 @@ module Wattomneum
         # @return [Result]
         # @raise [UnknownKeyError]
         def pin(node)
-          id, name = node.split(':', 2)
-          raise UnknownKeyError, "sheet #{@sheet.key} has no pin #{node}" unless @sheet.part(id)&.pin(name.to_s)
-
-          walk(node)
+          walk(@sheet.node_of(node))
         end
 
         private

@@ -26,7 +26,7 @@ module Server
         required = test.required_conditions(system)
         [*test.asked_conditions(system), *('meter_proved' if test.zero_convicts?)].map do |key|
           { key: key, label: DEFINITIONS[key]['label'], help: DEFINITIONS[key]['help'], kind: DEFINITIONS[key]['kind'],
-            unit: DEFINITIONS[key]['unit'], required: required.include?(key) }
+            words: DEFINITIONS[key].fetch('words', []), unit: DEFINITIONS[key]['unit'], required: required.include?(key) }
         end
       end
       private_class_method :label_of, :conditions

@@ -38,20 +38,33 @@ module Wattomneum
       end
 
       def graded
-        percent = Health.percent(measured_ampere: value, rated_ampere: battery.rating.ampere)
-        sum("#{Figure.ampere(value)} measured / #{battery.rating} on the label = #{Figure.percent(percent)}")
+        percent = Health.percent(measured_ampere: value * to_label, rated_ampere: battery.rating.ampere)
+        sum("#{Figure.ampere(value)} measured#{converted} / #{battery.rating} on the label = #{Figure.percent(percent)}")
         grade = Health.grade(percent, limits: circumstances.limits)
         %w[battery.health_sound battery.health_serviceable battery.health_least].each { |id| limit(id) }
         verdict, words = WORDS.fetch(grade)
         judgement(verdict, "#{Figure.percent(percent)} of its label: #{words}", weight: 'support', traps: tester_trap,
-                                                                           validity: approximate_charge? ? 'approximate' : 'valid',
-                                                                           reasons: approximate_charge? ? [NOT_SETTLED] : [],
+                                                                           validity: approximations.any? ? 'approximate' : 'valid',
+                                                                           reasons: approximations,
                                                                            figures: { health_percent: percent },
                                                                            **consequence(grade))
       end
 
       NOT_SETTLED = 'Its charge is known approximately: so is this'
       private_constant :NOT_SETTLED
+
+      def approximations
+        notes = []
+        notes << NOT_SETTLED if approximate_charge?
+        notes << "Brought from #{set_standard} to #{battery.rating.standard} by a rule of thumb" if set_otherwise?
+        notes
+      end
+
+      # The tester shows amperes by the standard it was set to.
+      def set_standard = reading.conditions.word('tester_standard') || battery.rating.standard
+      def set_otherwise? = set_standard != battery.rating.standard
+      def to_label = Rating::STANDARDS.fetch(set_standard).to_f / Rating::STANDARDS.fetch(battery.rating.standard)
+      def converted = set_otherwise? ? " by #{set_standard} x #{Figure.trim(to_label, 2)}" : ''
 
       # Between serviceable and done it may be the cause while it is cold, and may not.
       def consequence(grade)

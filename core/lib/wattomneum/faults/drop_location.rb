@@ -19,15 +19,18 @@ module Wattomneum
         Readings::Catalogue.for(@assessment.system).select { |test| test.part_of == @whole_key }
       end
 
-      # The stretch most worth measuring: likeliest cause for the least time.
+      # One lead stays where it is: a stretch that begins or ends where the last one did takes a minute less (ours).
+      ACCESS_MINUTES = 1
+
+      # The stretch whose reading says most for its time: what is not placed yet lies in it or does not.
+      #
+      # Formula: H(p) / minutes, p the stretch's share of what the open ones are likely to hold. Source: Shannon's entropy of a yes or no.
       #
       # @return [Readings::TestDefinition, nil] nil when all are measured
       def next_stretch
         open = stretches.reject { |test| @assessment.reading(test.key) }
-        open.max_by do |test|
-          element = Systems::Places.element(test.element)
-          element.base_rate.to_f / test.minutes
-        end
+        total = open.sum { |test| rate(test) }
+        open.max_by { |test| [entropy(rate(test) / total) / minutes(test), rate(test)] }
       end
 
       # @return [Float] volts of the whole drop that no measured stretch explains
@@ -39,6 +42,21 @@ module Wattomneum
       # @return [Boolean] the whole is over its limit, every stretch was read, none is
       def misfit?
         next_stretch.nil? && stretches.none? { |test| @assessment.judgement(test.key)&.act? }
+      end
+
+      private
+
+      def rate(test) = Systems::Places.element(test.element).base_rate.to_f
+
+      # Bits; none where the answer is known.
+      def entropy(share)
+        [share, 1 - share].select(&:positive?).sum { |one| -one * Math.log2(one) }
+      end
+
+      def minutes(test)
+        last = @assessment.readings.last&.test
+        shared = last && [last.from, last.to].compact.intersect?([test.from, test.to])
+        shared ? test.minutes - ACCESS_MINUTES : test.minutes
       end
     end
   end

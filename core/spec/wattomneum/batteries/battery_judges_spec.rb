@@ -115,6 +115,15 @@ RSpec.describe Wattomneum::Batteries do
       expect(judge(unsettled, reading('battery_test', 790.0, position: 'A', conditions: alone)).validity).to eq('approximate')
     end
 
+    # EN x 1.06 is SAE (common practice): 750 A EN are 795 A SAE of 850.
+    it 'asks for the standard the tester was set to, brings it to the label\'s, and says that it is approximate' do
+      judged = tested(750.0, extra: { 'tester_standard' => 'EN' })
+      expect([judged.figures[:health_percent].round, judged.validity, judged.verdict]).to eq([94, 'approximate', 'sound'])
+      expect(judged.reasons.join).to include('EN to SAE')
+      expect(tested(750.0, extra: { 'tester_standard' => 'SAE' }).validity).to eq('valid')
+      expect { tested(750.0, extra: { 'tester_standard' => 'JIS' }) }.to raise_error(Wattomneum::InvalidQuantityError, /SAE, EN, DIN, IEC, CA/)
+    end
+
     it 'gives no verdict under 75 % charge' do
       judged = tested(400.0, charge_volt: 12.3)
       expect([judged.verdict, judged.validity]).to eq(%w[unproven void])

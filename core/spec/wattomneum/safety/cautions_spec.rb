@@ -7,7 +7,7 @@ RSpec.describe Wattomneum::Safety::Cautions do
     sums = Wattomneum::DataFile.load('sums').filter_map { |row| row['caution'] }
     named = [*tests, *parts, *sums].uniq
     expect { described_class.fetch_all(named) }.not_to raise_error
-    expect(described_class::BY_ID.keys - named).to eq(['frozen_battery'])
+    expect(described_class::BY_ID.keys - named).to eq(%w[frozen_battery isolator_bypassed])
   end
 
   it 'has something to mind for every part that is mended' do

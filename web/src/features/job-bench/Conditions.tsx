@@ -71,6 +71,41 @@ function Figure({
   )
 }
 
+function Word({
+  condition,
+  answer,
+  onAnswer,
+}: {
+  condition: Condition
+  answer: string
+  onAnswer: (next: string) => void
+}) {
+  const id = useId()
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <label htmlFor={id} className="min-w-0 flex-1 font-figure" title={condition.help}>
+        {condition.label}
+      </label>
+      <span className="w-32">
+        <select
+          id={id}
+          value={answer}
+          onChange={(event) => {
+            onAnswer(event.target.value)
+          }}
+        >
+          <option value="">not said</option>
+          {condition.words.map((word) => (
+            <option key={word}>{word}</option>
+          ))}
+        </select>
+      </span>
+    </div>
+  )
+}
+
+const ANSWERED_BY = { yes_no: YesNo, number: Figure, word: Word } as const
+
 /** The conditions a reading needs: each yes, no, or not said. Nothing is taken as yes. */
 export function Conditions({
   conditions,
@@ -99,9 +134,10 @@ export function Conditions({
           All that is needed holds
         </Button>
       )}
-      {conditions.map((condition) =>
-        condition.kind === 'yes_no' ? (
-          <YesNo
+      {conditions.map((condition) => {
+        const Answered = ANSWERED_BY[condition.kind]
+        return (
+          <Answered
             key={condition.key}
             condition={condition}
             answer={said[condition.key] ?? ''}
@@ -109,17 +145,8 @@ export function Conditions({
               answer(condition.key, value)
             }}
           />
-        ) : (
-          <Figure
-            key={condition.key}
-            condition={condition}
-            answer={said[condition.key] ?? ''}
-            onAnswer={(value) => {
-              answer(condition.key, value)
-            }}
-          />
-        ),
-      )}
+        )
+      })}
     </fieldset>
   )
 }

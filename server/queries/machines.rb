@@ -22,6 +22,17 @@ module Server
         end
       end
 
+      # @param unit_id [String]
+      # @param fitted [Array<Models::UnitSheet>] with their versions
+      # @return [Array(Wattomneum::Circuits::Machine, Wattomneum::Circuits::Assembly)] all of them as one
+      # @raise [Wattomneum::RefusedError] if there is none
+      def self.whole(unit_id, fitted)
+        KEPT.fetch([unit_id, *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
+          assembly = Wattomneum::Circuits::Assembly.new(fitted.map { |one| of(one.version, one.overrides.to_h).sheet })
+          [Wattomneum::Circuits::Machine.new(assembly.sheet), assembly]
+        end
+      end
+
       # A few at once and each for a while: what takes longer is refused, and whoever asks for something else is not held up.
       #
       # @yieldreturn [Object] what the block made

@@ -27,8 +27,17 @@ module Server
       # @return [Wattomneum::Circuits::Machine]
       def machine(one) = Machines.of(one.version, one.overrides.to_h)
 
+      # @return [Wattomneum::Circuits::Machine] all its sheets as one circuit
+      # @raise [Wattomneum::RefusedError] if none is fitted
+      def whole = Machines.whole(@unit_id, readable).first
+
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
-      def conflicts = @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(readable.map { |one| machine(one).sheet })
+      def conflicts
+        @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(readable.map { |one| machine(one).sheet }, differences: differences)
+      end
+
+      # @return [Array<Wattomneum::Circuits::Assembly::Difference>] what its sheets draw otherwise, where they are joined
+      def differences = readable.size > 1 ? Machines.whole(@unit_id, readable).last.differences : []
 
       # @return [Array<Models::UnitSheet>] without those that were kept under older rules and are no sheets by those of now
       def readable

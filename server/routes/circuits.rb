@@ -3,7 +3,7 @@
 module Server
   module Routes
     # Circuit sheets: which there are, which a unit has, and what is computed from them. An id is that of a sheet fitted to a unit,
-    # or of a version by itself.
+    # of a version by itself, or of a unit: all its sheets as one circuit.
     class Circuits < Base
       # A sheet is one long text.
       SHEET = { most_bytes: Bounds[:sheet_body_bytes], most_characters: Bounds[:sheet_body_bytes] }.freeze
@@ -50,7 +50,7 @@ module Server
         allow!(:read)
         # What is no word of this sheet is said at once, not after the work.
         Wattomneum::Circuits::Questions::CommonCause.listed(machine.circuit, dead: listed('dead'), working: listed('working'))
-        going_on = Queries::Causes.new(machine, version, overrides).progress
+        going_on = Queries::Causes.new(machine, version, overrides).progress unless unit
         next worked_out { answers.common_cause(listed('dead'), listed('working')) } if going_on.nil?
 
         status 202
@@ -93,6 +93,14 @@ module Server
 
       def worked_out(&question) = json(Queries::Machines.within_budget(&question))
 
+      # Whose whole circuit is asked about; nil where the id is that of a sheet.
+      def unit
+        @unit = Models::Unit.with_pk(id_param) unless defined?(@unit)
+        @unit
+      end
+
+      def circuits = @circuits ||= Queries::UnitCircuits.new(id_param)
+
       # nil where the id is that of a version by itself; asked once either way.
       def fitted
         @fitted = Models::UnitSheet.where(id: id_param).eager(:unit, version: :sheet).first unless defined?(@fitted)
@@ -104,15 +112,17 @@ module Server
       end
 
       def overrides = fitted ? fitted.overrides.to_h : {}
-      def machine = Queries::Machines.of(version, overrides)
+      def machine = unit ? Queries::Machines.within_budget { circuits.whole } : Queries::Machines.of(version, overrides)
       def answers = Presenters::Circuits::Answers.new(machine)
       def state = params['state'] || machine.sheet.states.keys.last
       def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)
 
       def head
-        Presenters::Circuits::SheetLine.call(version, fitted: fitted).merge(
-          unit: fitted && { id: fitted.unit_id, number: fitted.unit.number, name: fitted.unit.name }, lock_version: fitted&.lock_version
-        )
+        lines = Presenters::Circuits::SheetLine
+        line = unit ? lines.whole(unit, machine.sheet, circuits.readable) : lines.call(version, fitted: fitted)
+        on = unit || fitted&.unit
+        line.merge(unit: on && { id: on.id, number: on.number, name: on.name }, lock_version: fitted&.lock_version,
+                   joined: unit ? circuits.readable.map { |one| one.version.title } : [])
       end
     end
   end

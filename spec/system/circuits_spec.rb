@@ -144,6 +144,15 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'G8 open')
   end
 
+  it 'shows a unit\'s sheets as one circuit, and what one ground on it carries', :only_looks do
+    click_link 'Circuits'
+    within("section[aria-label='T-03']") { click_link 'The whole unit' }
+    expect(page).to have_css('h1', text: 'The whole unit').and have_content('6 sheets as one')
+    click_button 'open this: G2'
+    within('section[aria-label="Cranking"]') { expect(page).to have_content('Starter falls dead') }
+    within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }
+  end
+
   it 'fits a phone without sideways scroll', :only_looks, :phone do
     id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
                                          sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)

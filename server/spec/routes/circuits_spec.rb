@@ -123,6 +123,35 @@ RSpec.describe Server::Routes::Circuits do
       expect(status).to eq(200)
     end
 
+    it 'shows all sheets of a unit as one, by the unit\'s own id, and answers across them' do
+      unit = truck('start_24v', 'fuel_pump', 'heater')
+      table = read("/api/circuits/#{unit.id}")
+      expect(table).to include('title' => 'The whole unit', 'joined' => include('Auxiliary heater, long frame run'),
+                               'unit' => include('id' => unit.id))
+      expect(table['parts'].count { |part| part['kind'] == 'battery' }).to eq(2)
+      pin = read("/api/circuits/#{unit.id}/pin?pin=U3:A/1&state=off")
+      expect(pin['to_supply']['steps'].map { |step| step['item'] }).to include('F8')
+      live = read("/api/circuits/#{unit.id}/live?state=off")['terminals'].map { |one| one['pin'] }
+      expect(live).to include('U3:A/1', 'S1:1').and not_include('K2:30')
+      opened = read("/api/circuits/#{unit.id}/opening?item=G2")['effects'].map { |one| one['key'] }
+      expect(opened).to include('M1', 'M2')
+      write(:put, "/api/circuits/#{unit.id}/overrides", { lock_version: 0, overrides: {} })
+      expect(status).to eq(404)
+      read("/api/circuits/#{a_unit.id}")
+      expect([status, error['message']]).to match([422, include('no sheet is fitted')])
+    end
+
+    it 'lists what two sheets draw otherwise, and a ruling makes it one' do
+      unit = truck('start_24v', 'fuel_pump')
+      isolator = newest('fuel_pump').to_core.part('S1').uuid
+      write(:put, "/api/circuits/#{fitted(unit, 'fuel_pump').id}/overrides", { lock_version: 0, overrides: { isolator => { ohm: 0.02 } } })
+      told = -> { read("/api/units/#{unit.id}/circuits")['conflicts'].select { |one| one['kind'] == 'drawn otherwise' } }
+      expect(told.call.map { |one| one['words'] }).to eq(['S1 is 0.2 mohm on one sheet and 20 mohm on another'])
+      ruling = { id: SecureRandom.uuid, conflict_key: told.call.first['key'], choice: 'It is 0.2 mohm', note: 'Measured' }
+      write(:post, "/api/units/#{unit.id}/rulings", ruling)
+      expect(told.call).to eq([])
+    end
+
     it 'answers for a pin by whatever name it goes, and finds it by them' do
       unit = truck('fuel_pump')
       id = fitted(unit, 'fuel_pump').id

@@ -62,7 +62,7 @@ module Wattomneum
 
       # Only where this loop is measured: a place between two that no test stops at is passed over.
       def places(side)
-        @layout[side].map { |place| Places.fetch(place) }.select { |place| @places.include?(place) && measured_at.include?(place.key) }
+        @layout[side].filter_map { |key| @places.find { |place| place.key == key } }.select { |place| measured_at.include?(place.key) }
       end
 
       def measured_at = @measured_at ||= @tests.select { |test| test.loop == key }.flat_map { |test| [test.from, test.to] }.uniq

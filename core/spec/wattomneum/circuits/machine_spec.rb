@@ -5,7 +5,8 @@ RSpec.describe Wattomneum::Circuits::Machine do
     %w[start_12v start_24v].each do |key|
       machine = described_class.new(Wattomneum::Circuits::Library.fetch(key))
       expect(machine.loop_places(machine.sheet.loops.first))
-        .to eq(feed: %w[positive_post isolator_in isolator_out starter_stud], return: %w[starter_case engine_block frame negative_post])
+        .to eq(feed: %w[positive_post isolator_in isolator_out starter_stud],
+               return: %w[starter_case engine_block frame battery_ground negative_post])
     end
   end
 

@@ -10,6 +10,21 @@ import { FitSheet } from './FitSheet'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
+/** All sheets of a unit as one circuit: its id is the unit's. */
+function WholeUnit({ id, count }: { id: string; count: number }) {
+  return (
+    <li>
+      <Link
+        to={`/circuits/${id}`}
+        className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 dense:min-h-9"
+      >
+        <span className="link-words font-semibold">The whole unit</span>
+        <span className="flex-none text-quiet">{count} sheets as one</span>
+      </Link>
+    </li>
+  )
+}
+
 function SheetLink({ line }: { line: SheetLine }) {
   return (
     <li>
@@ -66,6 +81,7 @@ export function CircuitsPage() {
                     </Link>
                   </h2>
                   <ul>
+                    {unit.sheets.length > 1 && <WholeUnit id={unit.id} count={unit.sheets.length} />}
                     {unit.sheets.map((line) => (
                       <SheetLink key={line.id} line={line} />
                     ))}

@@ -123,7 +123,8 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
         </h1>
         <p className="flex gap-4 text-quiet">
           <span>
-            {sheet.system_volt} V, version {sheet.n}
+            {sheet.system_volt} V,{' '}
+            {sheet.joined.length > 0 ? `${sheet.joined.length} sheets as one` : `version ${sheet.n}`}
             {sheet.overridden > 0 && `, ${sheet.overridden} of its own`}
           </span>
           <a href={`/api/circuits/${sheet.id}/sheet.yml`} download>

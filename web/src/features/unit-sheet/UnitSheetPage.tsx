@@ -84,6 +84,13 @@ function Circuits({ sheet }: { sheet: UnitSheet }) {
         Circuits
       </h2>
       <ul>
+        {sheet.circuits.length > 1 && (
+          <li className="rule-below">
+            <Link to={`/circuits/${sheet.id}`} className="flex min-h-12 items-center font-semibold dense:min-h-9">
+              The whole unit
+            </Link>
+          </li>
+        )}
         {sheet.circuits.map((line) => (
           <li key={line.id} className="rule-below">
             <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center dense:min-h-9">

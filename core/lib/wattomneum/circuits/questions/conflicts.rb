@@ -14,17 +14,20 @@ module Wattomneum
         private_constant :PLUGS
 
         # @param sheets [Array<Sheet>] of one unit, with its overrides
+        # @param differences [Array<Assembly::Difference>] between them, where they are joined
         # @return [Array<Conflict>]
-        def self.find(sheets) = new(sheets).find
+        def self.find(sheets, differences: []) = new(sheets, differences).find
 
         # @param sheets [Array<Sheet>]
-        def initialize(sheets)
+        # @param differences [Array<Assembly::Difference>]
+        def initialize(sheets, differences)
           @sheets = sheets
+          @differences = differences
         end
 
         # @return [Array<Conflict>]
         def find
-          @sheets.flat_map { |sheet| loose_ends(sheet) + pins_used_twice(sheet) + colours_twice(sheet) } + two_names + two_sizes
+          @sheets.flat_map { |sheet| loose_ends(sheet) + pins_used_twice(sheet) + colours_twice(sheet) } + two_names + two_sizes + drawn_otherwise
         end
 
         private
@@ -100,6 +103,28 @@ module Wattomneum
             conflict('two_sizes', id, drawings.map { |drawing| drawing[3] }.uniq, drawings.map(&:last).uniq,
                      sizes.map { |ways| both_right("It has #{ways} ways") }, "#{id} has #{sizes.join(' and ')} ways")
           end
+        end
+
+        # One part at the same places of two sheets is one part: it can not have two resistances.
+        def drawn_otherwise
+          @differences.flat_map do |one|
+            one.said.map do |field, said|
+              options = said.map { |value| both_are(one.uuids, field, value) }
+              sheets = @sheets.select { |sheet| (sheet.parts.map(&:uuid) + sheet.wires.map(&:uuid)).intersect?(one.uuids) }
+              conflict('drawn_otherwise', "#{one.what} #{field} #{one.sheets.first}", sheets, one.uuids, options,
+                       "#{one.what} is #{said.map { |value| spoken(field, value) }.join(' on one sheet and ')} on another")
+            end
+          end
+        end
+
+        def both_are(uuids, field, value)
+          Option.new(label: "It is #{spoken(field, value)}", overrides: uuids.to_h { |uuid| [uuid, { field => value }] })
+        end
+
+        def spoken(field, value)
+          return Quantities::Figure.ohm(value) if field.end_with?('ohm') && value.is_a?(Numeric)
+
+          "#{field.tr('_', ' ')} #{value.is_a?(Array) ? value.join(', ') : value}"
         end
 
         def conflict(kind, what, sheets, items, options, words)

@@ -6,6 +6,20 @@ module Server
     class Causes
       Progress = Struct.new(:done, :total, keyword_init: true)
 
+      # A whole unit has no version to keep them by: each time it is asked, as much more is worked out as one question may take.
+      #
+      # @param machine [Wattomneum::Circuits::Machine]
+      # @return [Progress, nil] nil when the machine knows its causes
+      def self.bit_by_bit(machine)
+        return if machine.causes_known?
+
+        done = 0
+        Machines.within_budget { machine.dead_sets = machine.dead_sets { |count| done = count } }
+        nil
+      rescue Wattomneum::OverBudgetError
+        Progress.new(done: done, total: machine.circuit.items.size)
+      end
+
       # @param machine [Wattomneum::Circuits::Machine]
       # @param version [Models::SheetVersion]
       # @param overrides [Hash]

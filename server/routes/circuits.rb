@@ -50,7 +50,7 @@ module Server
         allow!(:read)
         # What is no word of this sheet is said at once, not after the work.
         Wattomneum::Circuits::Questions::CommonCause.listed(machine.circuit, dead: listed('dead'), working: listed('working'))
-        going_on = Queries::Causes.new(machine, version, overrides).progress unless unit
+        going_on = unit ? Queries::Causes.bit_by_bit(machine) : Queries::Causes.new(machine, version, overrides).progress
         next worked_out { answers.common_cause(listed('dead'), listed('working')) } if going_on.nil?
 
         status 202

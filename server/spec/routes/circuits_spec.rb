@@ -141,6 +141,17 @@ RSpec.describe Server::Routes::Circuits do
       expect([status, error['message']]).to match([422, include('no sheet is fitted')])
     end
 
+    it 'works out the common causes of a whole unit bit by bit, and says how far it is' do
+      unit = truck('start_24v', 'ecu_power', 'fuel_pump', 'grounds_truck', 'heater')
+      ask = -> { read("/api/circuits/#{unit.id}/common-cause?dead=M2,U3&working=M1") }
+      read("/api/circuits/#{unit.id}")
+      allow(Server::Queries::Machines).to receive(:longest).and_return(0.4)
+      first = ask.call
+      expect([status, first['progress']]).to match([202, include('done' => be > 0, 'total' => be > 200)])
+      answers = Array.new(40) { ask.call }.find { |one| one.key?('causes') }
+      expect(answers['causes'].flat_map { |one| one['items'].map { |item| item['key'] } }).to include('G9')
+    end
+
     it 'lists what two sheets draw otherwise, and a ruling makes it one' do
       unit = truck('start_24v', 'fuel_pump')
       isolator = newest('fuel_pump').to_core.part('S1').uuid

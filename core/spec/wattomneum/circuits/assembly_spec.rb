@@ -85,6 +85,15 @@ RSpec.describe Wattomneum::Circuits::Assembly do
     expect { described_class.new([]) }.to raise_error(Wattomneum::RefusedError, /no sheet is fitted/)
   end
 
+  it 'refuses a sheet whose places have the battery the wrong way round, and reports one that would short it' do
+    heater = library('heater').first
+    placed = ->(**places) { Wattomneum::Circuits::Sheet.new(**heater.class::FIELDS.to_h { |name| [name, heater.public_send(name)] }, places: places.transform_keys(&:to_s)) }
+    turned = placed.call(positive_post: 'BAT:-', negative_post: 'BAT:+')
+    expect { described_class.new([library('start_24v').first, turned]) }.to raise_error(Wattomneum::RefusedError, /wrong way round/)
+    shorted = described_class.new([library('start_24v').first, placed.call(positive_post: 'FRAME:metal', negative_post: 'BAT:-')]).sheet
+    expect(Wattomneum::Circuits::Machine.new(shorted).shorts.map(&:to_s)).to include(match(/no fuse is in the way/))
+  end
+
   # One bad face on the shared frame ground is seen by every sheet.
   it 'lets one fault be felt everywhere: an open battery ground kills what hangs on four sheets' do
     machine = Wattomneum::Circuits::Machine.new(whole(*bus))

@@ -76,7 +76,7 @@ export function PinPanel({
               </h2>
               <p className="text-quiet">
                 {data.role && <strong className="font-semibold text-ink">{data.role}. </strong>}
-                Volts to battery negative, meter of {data.meter_ohm / 1e6} Mohm.
+                Volts to battery negative, meter of {data.meter_ohm / 1e6} MΩ.
               </p>
             </header>
             <Expected answer={data} />

@@ -186,7 +186,7 @@ export function SheetPage() {
             <Alarms sheet={sheet} state={state} />
             <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
               <div ref={answer} className="min-w-0 scroll-mt-4 desk:order-2">
-                <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto">
+                <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto desk:pr-3">
                   <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
                 </div>
               </div>

@@ -104,6 +104,7 @@ module Wattomneum
         # The first to have a name keeps it.
         def free(name, sheet, taken)
           free = taken.key?(name) ? "#{name}@#{sheet.key}" : name
+          free += '+' while taken.key?(free)
           taken[free] = true
           free
         end

@@ -47,8 +47,16 @@ module Wattomneum
         def bank?(part, shared)
           return false unless part.is_a?(Parts::Battery) && shared.size == part.pins.size
 
+          turned = shared.find { |node, there| node.end_with?(':+') && there.end_with?(':-') }
+          raise RefusedError, turned_round(turned) if turned
+
           drawing.take_for(sheet, shared)
           true
+        end
+
+        def turned_round((node, there))
+          "\"#{sheet.title}\" has #{node} where the others have #{there}: its places have the battery the wrong way round. " \
+            'Mend them and bring it in again'
         end
 
         # The one part that stands at all of its shared places, is of its kind and has its other pins.

@@ -22,16 +22,28 @@ module Server
         end
       end
 
-      # @param unit_id [String]
+      # All sheets of a unit as one, and the usual ones where it has none for its start or charge circuit.
+      Whole = Struct.new(:machine, :assembly, :titles, keyword_init: true)
+
       # @param fitted [Array<Models::UnitSheet>] with their versions
-      # @return [Array(Wattomneum::Circuits::Machine, Wattomneum::Circuits::Assembly)] all of them as one
-      # @raise [Wattomneum::RefusedError] if there is none
-      def self.whole(unit_id, fitted)
-        KEPT.fetch([unit_id, *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
-          assembly = Wattomneum::Circuits::Assembly.new(fitted.map { |one| of(one.version, one.overrides.to_h).sheet })
-          [Wattomneum::Circuits::Machine.new(assembly.sheet), assembly]
+      # @param system [Wattomneum::Systems::ElectricalSystem] of the unit
+      # @return [Whole]
+      # @raise [Wattomneum::RefusedError] if the sheets do not go together
+      def self.whole(fitted, system)
+        KEPT.fetch([facts(system), *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
+          own = fitted.map { |one| of(one.version, one.overrides.to_h).sheet }
+          sheets = own + Wattomneum::Circuits::UsualSheets.for(system, drawn: own)
+          assembly = Wattomneum::Circuits::Assembly.new(sheets)
+          Whole.new(machine: Wattomneum::Circuits::Machine.new(assembly.sheet), assembly: assembly, titles: sheets.map(&:title))
         end
       end
+
+      # What the usual sheets are made from.
+      def self.facts(system)
+        [system.system_volt, system.arrangement, system.battery_count, system.usual_cranking_current_ampere, system.alternator_rating_ampere,
+         system.has_isolator, system.has_sense, system.batteries.transform_values { |battery| battery.rating.sae_ampere }]
+      end
+      private_class_method :facts
 
       # A few at once and each for a while: what takes longer is refused, and whoever asks for something else is not held up.
       #

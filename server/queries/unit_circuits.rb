@@ -27,9 +27,9 @@ module Server
       # @return [Wattomneum::Circuits::Machine]
       def machine(one) = Machines.of(one.version, one.overrides.to_h)
 
-      # @return [Wattomneum::Circuits::Machine] all its sheets as one circuit
-      # @raise [Wattomneum::RefusedError] if none is fitted
-      def whole = Machines.whole(@unit_id, readable).first
+      # @return [Machines::Whole] all its sheets as one circuit
+      # @raise [Wattomneum::RefusedError] if they do not go together
+      def whole = @whole ||= Machines.whole(readable, system)
 
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
       def conflicts
@@ -37,7 +37,17 @@ module Server
       end
 
       # @return [Array<Wattomneum::Circuits::Assembly::Difference>] what its sheets draw otherwise, where they are joined
-      def differences = readable.size > 1 ? Machines.whole(@unit_id, readable).last.differences : []
+      def differences
+        readable.size > 1 ? whole.assembly.differences : []
+      rescue Wattomneum::Error
+        [] # asked for the whole unit, it says why
+      end
+
+      # @return [Wattomneum::Systems::ElectricalSystem] with the batteries that are fitted now
+      def system
+        fittings = Models::Fitting.current.where(unit_id: @unit_id).eager(:battery).all
+        Models::Unit.with_pk!(@unit_id).core_system(fittings.to_h { |one| [one.position, one.battery.to_core] })
+      end
 
       # @return [Array<Models::UnitSheet>] without those that were kept under older rules and are no sheets by those of now
       def readable

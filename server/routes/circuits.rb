@@ -112,7 +112,7 @@ module Server
       end
 
       def overrides = fitted ? fitted.overrides.to_h : {}
-      def machine = unit ? Queries::Machines.within_budget { circuits.whole } : Queries::Machines.of(version, overrides)
+      def machine = unit ? Queries::Machines.within_budget { circuits.whole.machine } : Queries::Machines.of(version, overrides)
       def answers = Presenters::Circuits::Answers.new(machine)
       def state = params['state'] || machine.sheet.states.keys.last
       def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)
@@ -122,7 +122,7 @@ module Server
         line = unit ? lines.whole(unit, machine.sheet, circuits.readable) : lines.call(version, fitted: fitted)
         on = unit || fitted&.unit
         line.merge(unit: on && { id: on.id, number: on.number, name: on.name }, lock_version: fitted&.lock_version,
-                   joined: unit ? circuits.readable.map { |one| one.version.title } : [])
+                   joined: unit ? circuits.whole.titles : [])
       end
     end
   end

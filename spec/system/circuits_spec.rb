@@ -147,7 +147,7 @@ RSpec.describe 'Circuits' do
   it 'shows a unit\'s sheets as one circuit, and what one ground on it carries', :only_looks do
     click_link 'Circuits'
     within("section[aria-label='T-03']") { click_link 'The whole unit' }
-    expect(page).to have_css('h1', text: 'The whole unit').and have_content('6 sheets as one')
+    expect(page).to have_css('h1', text: 'The whole unit').and have_content('7 sheets as one')
     click_button 'open this: G2'
     within('section[aria-label="Cranking"]') { expect(page).to have_content('Starter falls dead') }
     within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }

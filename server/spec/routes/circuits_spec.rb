@@ -137,8 +137,16 @@ RSpec.describe Server::Routes::Circuits do
       expect(opened).to include('M1', 'M2')
       write(:put, "/api/circuits/#{unit.id}/overrides", { lock_version: 0, overrides: {} })
       expect(status).to eq(404)
-      read("/api/circuits/#{a_unit.id}")
-      expect([status, error['message']]).to match([422, include('no sheet is fitted')])
+    end
+
+    it 'has the usual start and charge circuit for a unit without sheets, from its facts' do
+      table = read("/api/circuits/#{a_unit.id}")
+      expect([status, table['joined']]).to eq([200, ['Start circuit, the usual one', 'Charge circuit, the usual one']])
+      state = table['states'].index { |one| one['key'] == 'cranking' }
+      amperes = table['wires'].find { |wire| wire['number'] == '6' }['amperes'][state]
+      expect(amperes).to be_within(40).of(600)
+      bare = read("/api/circuits/#{a_unit(alternator_rating_ampere: nil, has_isolator: false).id}")
+      expect([bare['joined'], bare['parts'].count { |part| part['kind'] == 'isolator' }]).to eq([['Start circuit, the usual one'], 0])
     end
 
     it 'works out the common causes of a whole unit bit by bit, and says how far it is' do
@@ -147,7 +155,7 @@ RSpec.describe Server::Routes::Circuits do
       read("/api/circuits/#{unit.id}")
       allow(Server::Queries::Machines).to receive(:longest).and_return(0.4)
       first = ask.call
-      expect([status, first['progress']]).to match([202, include('done' => be > 0, 'total' => be > 200)])
+      expect([status, first['progress']]).to match([202, include('done' => be_positive, 'total' => be > 200)])
       answers = Array.new(40) { ask.call }.find { |one| one.key?('causes') }
       expect(answers['causes'].flat_map { |one| one['items'].map { |item| item['key'] } }).to include('G9')
     end

@@ -27,8 +27,11 @@ module Wattomneum
       def initialize(sheets, title: 'The whole unit')
         raise RefusedError, 'no sheet is fitted: fit one, and the unit has a circuit' if sheets.empty?
 
-        # One that draws its batteries one by one knows more of the bank than one that draws it as a box.
-        ordered = sheets.sort_by.with_index { |sheet, index| [-sheet.parts.grep(Parts::Battery).size, -sheet.places.size, index] }
+        # What somebody drew goes before what is usual; one that draws its batteries one by one knows more of the bank than one that draws
+        # it as a box.
+        ordered = sheets.sort_by.with_index do |sheet, index|
+          [UsualSheets.made?(sheet) ? 1 : 0, -sheet.parts.grep(Parts::Battery).size, -sheet.places.size, index]
+        end
         @left_out = ordered.reject { |sheet| sheet.system_volt == ordered.first.system_volt }
         @sheets = ordered - @left_out
         @states = Assembling::States.new(@sheets)

@@ -91,7 +91,7 @@ RSpec.describe Wattomneum::Circuits::Assembly do
     turned = placed.call(positive_post: 'BAT:-', negative_post: 'BAT:+')
     expect { described_class.new([library('start_24v').first, turned]) }.to raise_error(Wattomneum::RefusedError, /wrong way round/)
     shorted = described_class.new([library('start_24v').first, placed.call(positive_post: 'FRAME:metal', negative_post: 'BAT:-')]).sheet
-    expect(Wattomneum::Circuits::Machine.new(shorted).shorts.map(&:to_s)).to include(match(/no fuse is in the way/))
+    expect(Wattomneum::Circuits::Machine.new(shorted).shorts.map(&:to_s)).to include(include('no fuse is in the way'))
   end
 
   # One bad face on the shared frame ground is seen by every sheet.

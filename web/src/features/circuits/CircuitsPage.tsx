@@ -11,7 +11,7 @@ import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
 /** All sheets of a unit as one circuit: its id is the unit's. */
-function WholeUnit({ id, count }: { id: string; count: number }) {
+function WholeUnit({ id }: { id: string }) {
   return (
     <li>
       <Link
@@ -19,7 +19,7 @@ function WholeUnit({ id, count }: { id: string; count: number }) {
         className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 dense:min-h-9"
       >
         <span className="link-words font-semibold">The whole unit</span>
-        <span className="flex-none text-quiet">{count} sheets as one</span>
+        <span className="flex-none text-quiet">one circuit</span>
       </Link>
     </li>
   )
@@ -81,7 +81,7 @@ export function CircuitsPage() {
                     </Link>
                   </h2>
                   <ul>
-                    {unit.sheets.length > 1 && <WholeUnit id={unit.id} count={unit.sheets.length} />}
+                    <WholeUnit id={unit.id} />
                     {unit.sheets.map((line) => (
                       <SheetLink key={line.id} line={line} />
                     ))}

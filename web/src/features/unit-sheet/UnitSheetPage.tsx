@@ -77,20 +77,17 @@ function Head({ sheet }: { sheet: UnitSheet }) {
 
 /** The circuit sheets that this unit has. */
 function Circuits({ sheet }: { sheet: UnitSheet }) {
-  if (sheet.circuits.length === 0) return null
   return (
     <section aria-labelledby="circuits">
       <h2 id="circuits" className="rule-below pb-1 text-lead">
         Circuits
       </h2>
       <ul>
-        {sheet.circuits.length > 1 && (
-          <li className="rule-below">
-            <Link to={`/circuits/${sheet.id}`} className="flex min-h-12 items-center font-semibold dense:min-h-9">
-              The whole unit
-            </Link>
-          </li>
-        )}
+        <li className="rule-below">
+          <Link to={`/circuits/${sheet.id}`} className="flex min-h-12 items-center font-semibold dense:min-h-9">
+            The whole unit
+          </Link>
+        </li>
         {sheet.circuits.map((line) => (
           <li key={line.id} className="rule-below">
             <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center dense:min-h-9">

@@ -106,7 +106,10 @@ module Wattomneum
           differ("wire #{there.number}", [there.uuid, wire.uuid], { 'ohm' => [one, other] }) unless alike?(one, other)
         end
 
+        # What is usual was guessed, and contradicts nobody.
         def differ(what, uuids, said)
+          return if UsualSheets.made?(sheet)
+
           @differences << Assembly::Difference.new(what: what, uuids: uuids, sheets: [sheet.key], said: said)
         end
 

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Circuits::UsualSheets do
+  def whole(system) = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Assembly.new(described_class.for(system)).sheet)
+
+  systems = { 'a single battery' => :single_battery, 'a 12 V pair' => :parallel_pair, 'a 24 V pair' => :series_pair }
+
+  systems.each do |name, system|
+    describe name do
+      let(:machine) { whole(public_send(system)) }
+      let(:unit) { public_send(system) }
+
+      it 'agrees with ngspice in every state' do
+        machine.settled.all.each { |state, result| expect_agreement_with_ngspice(machine.circuit, result, state) }
+      end
+
+      # Common practice: a healthy machine takes its usual current, its posts stay over 9.6 V (19.2), its drops within their limits.
+      it 'cranks as a healthy one does' do
+        volt = ->(pin) { volts_at(machine.settled, pin, 'cranking') }
+        post = machine.sheet.places['positive_post']
+        ampere = machine.settled.fetch('cranking').solution.current(machine.circuit.item('M1').branches.first)
+        expect(ampere).to be_within(6).percent_of(unit.usual_cranking_current_ampere)
+        expect(volt.call(post)).to be > 9.6 * unit.system_volt / 12
+        expect(volt.call(post) - volt.call('K2:30')).to be_between(0.02, unit.limit('drop.positive_cranking').value)
+        expect(volt.call('M1:case')).to be_between(0.02, unit.limit('drop.ground_cranking').value)
+      end
+
+      it 'charges while it runs, with the lamp lit before and out then, and settles calmly' do
+        workings = Wattomneum::Circuits::Questions::Workings.new(machine.settled)
+        lamp = machine.sheet.part('H1').watches.first
+        expect(%w[off isolator_on key_on running].select { |state| workings.works?(lamp, state) }).to eq(%w[key_on])
+        expect(volts_at(machine.settled, machine.sheet.places['positive_post'], 'running')).to be_within(0.3).of(14.1 * unit.system_volt / 12)
+        results = machine.settled.all.values
+        restless = results.flat_map { |one| one.chattering + one.uncertain + one.blown.keys }
+        expect(restless + machine.shorts).to be_empty
+      end
+
+      it 'has its loops over the places that a job measures at' do
+        start = machine.loop_places(machine.sheet.loops.find { |loop| loop.key == 'start' })
+        feed = unit.has_isolator ? %w[positive_post isolator_in isolator_out starter_stud] : %w[positive_post starter_stud]
+        expect(start).to eq(feed: feed, return: %w[starter_case engine_block frame battery_ground negative_post])
+      end
+    end
+  end
+
+  it 'is made only for the loops that no sheet draws, and no charge circuit without an alternator' do
+    drawn = [Wattomneum::Circuits::Library.fetch('start_12v')]
+    expect(described_class.for(parallel_pair, drawn: drawn).map(&:key)).to eq(['usual_charge'])
+    expect(described_class.for(parallel_pair(alternator_rating_ampere: nil)).map(&:key)).to eq(['usual_start'])
+  end
+
+  it 'can be made of whatever facts a unit may have' do
+    [0.001, 20.0, 150.0, 3000.0].each do |ampere|
+      [single_battery(usual_cranking_current_ampere: ampere), series_pair(usual_cranking_current_ampere: ampere, has_isolator: false),
+       parallel_pair(usual_cranking_current_ampere: ampere, battery_count: 4, batteries: {}, has_sense: false)].each do |system|
+        expect(whole(system).settled.all.keys).to eq(%w[off isolator_on key_on cranking running])
+      end
+    end
+  end
+
+  it 'goes together with a unit\'s own sheets: one bank, one isolator, one frame' do
+    own = %w[grounds_bus glow].map { |key| Wattomneum::Circuits::Library.fetch(key) }
+    assembly = Wattomneum::Circuits::Assembly.new(own + described_class.for(parallel_pair, drawn: own))
+    kinds = assembly.sheet.parts.map(&:kind).tally
+    expect(kinds.slice('battery', 'isolator')).to eq('battery' => 1, 'isolator' => 1)
+    expect([assembly.differences, assembly.sheet.part('S1').fields['ohm']]).to eq([[], 0.00012])
+    machine = Wattomneum::Circuits::Machine.new(assembly.sheet)
+    expect(volts_at(machine.settled, 'E1:1', 'preglow')).to be > 10
+  end
+end

@@ -5,7 +5,7 @@ module Wattomneum
     # What is known of one individual battery. Age alone never condemns it.
     class Battery
       TYPES = { 'flooded' => 'flooded', 'maintenance_free' => 'maintenance-free flooded', 'agm' => 'AGM',
-                'gel' => 'gel' }.freeze
+                'gel' => 'gel', 'lithium' => 'lithium', 'capacitor' => 'capacitor module' }.freeze
 
       attr_reader :tag, :type, :rating, :capacity_ampere_hour, :made_on
 
@@ -29,6 +29,9 @@ module Wattomneum
 
       # @return [Boolean] AGM and gel, which share a rest-voltage table and have no cells to draw from
       def recombinant? = %w[agm gel].include?(type)
+
+      # @return [Boolean] false for lithium and capacitor modules, which have volts, charge and limits of their own
+      def lead_acid? = !%w[lithium capacitor].include?(type)
 
       # @return [Boolean] true when a hydrometer can reach the cells
       def open_cells? = type == 'flooded'

@@ -167,8 +167,8 @@ module Wattomneum
         path += healthy('drop.start_cable') + healthy('drop.contact') if @system.has_isolator
         volts = Parts::Battery::NOMINAL_VOLT * @volt / 12.0
         ohm = (volts / @ampere) - bank_ohm - path
-        "{ id: M1, kind: load, label: Starter, pins: [\"+\", case], ohm: #{written(ohm.clamp(LEAST_OHM, MOST_OHM))}, works_from_volt: #{6.5 * @volt / 12}, " \
-          'works_in: [cranking] }'
+        "{ id: M1, kind: load, label: Starter, pins: [\"+\", case], ohm: #{written(ohm.clamp(LEAST_OHM, MOST_OHM))}, " \
+          "works_from_volt: #{6.5 * @volt / 12}, works_in: [cranking] }"
       end
 
       LEAST_OHM = 0.002

@@ -11,6 +11,9 @@ module Wattomneum
         question = open_question(reading, circumstances.system)
         return unconfirmed(reading, question) if question
 
+        other = OtherKinds.judgement(reading, circumstances.system)
+        return other if other
+
         judgement = judge_class(reading.test).new(reading, circumstances).call
         apply_preconditions(judgement, Preconditions.new(reading, circumstances.system))
       end

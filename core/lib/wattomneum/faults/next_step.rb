@@ -233,6 +233,8 @@ module Wattomneum
 
       def each_battery
         system.positions.each do |position|
+          next unless system.batteries[position].nil? || system.batteries[position].lead_acid?
+
           step = charge_of(position) || health_of(position)
           return step if step
         end

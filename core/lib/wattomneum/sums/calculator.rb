@@ -129,6 +129,14 @@ module Wattomneum
       end
 
       # @return [Answer]
+      def cold_crank(system:, low_celsius:, day_before_celsius:, charge_percent:, **read)
+        test = crank_test(system.to_i / 12, **read)
+        morning = Cranking::ColdCrank.at_dawn(test, low_celsius: low_celsius, day_before_celsius: day_before_celsius, charge_percent: charge_percent)
+        answer(morning.turns? ? "#{Figure.volt(morning.posts_volt)} at the posts" : 'the engine does not turn',
+               *cold_lines(morning))
+      end
+
+      # @return [Answer]
       def fuse_draw(drop_millivolt:, fuse_milliohm:)
         answer(Figure.ampere(Batteries::ParasiticDraw.through_fuse(drop_volt: drop_millivolt / 1000, fuse_ohm: fuse_milliohm / 1000)))
       end
@@ -161,6 +169,19 @@ module Wattomneum
       private
 
       def answer(figure, *lines) = Answer.new(answer: figure, lines: lines)
+
+      def crank_test(series, test_celsius:, **read)
+        Cranking::CrankTest.new(celsius: test_celsius, batteries_in_series: series, **read)
+      end
+
+      def cold_lines(morning)
+        standing = morning.turns? ? [] : ["#{Figure.volt(morning.posts_volt)} at the posts: warm engine and batteries, and do not hold the key"]
+        figures = [morning.speed_rpm && "#{morning.speed_rpm.round} rpm", morning.ampere && Figure.ampere(morning.ampere)].compact
+        ["#{Figure.percent(morning.speed_ratio * 100)} of its speed, #{Figure.percent(morning.current_ratio * 100)} of its current",
+         *([figures.join(', ')] if figures.any?),
+         "#{Figure.volt(morning.starter_volt)} at the starter, #{Figure.volt(morning.open_volt)} at rest", *standing]
+      end
+
       def mm2(size) = "#{Figure.trim(size, 2)} mm2"
 
       def metric(size)

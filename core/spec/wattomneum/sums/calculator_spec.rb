@@ -34,4 +34,16 @@ RSpec.describe Wattomneum::Sums::Calculator do
     expect { answer('drop_to_milliohm', ampere: '0') }.to raise_error(Wattomneum::InvalidQuantityError)
     expect { answer('rating', standard: 'JIS') }.to raise_error(Wattomneum::InvalidQuantityError, /By is SAE/)
   end
+
+  # The 12 V case of docs/cold-crank.md; without the day before the battery is as cold as the air.
+  it 'says how a unit cranks on a cold morning, and when it will not turn' do
+    night = { ampere: '620', speed_rpm: '190', day_before_celsius: '-11' }
+    found = described_class.call(Wattomneum::Sums::Catalogue.fetch('cold_crank'), night.transform_keys(&:to_s))
+    expect([found.answer, *found.lines]).to eq(['8.88 V at the posts', '63 % of its speed, 137 % of its current', '120 rpm, 850 A',
+                                                '8.33 V at the starter, 12.49 V at rest'])
+    expect(answer('cold_crank')).to eq('8.82 V at the posts')
+    expect(answer('cold_crank', posts_volt: '8', drop_volt: '2.5', low_celsius: '-29')).to eq('the engine does not turn')
+    expect { answer('cold_crank', system: '24') }.to raise_error(Wattomneum::InvalidQuantityError, /no 24 V bank/)
+    expect { answer('cold_crank', low_celsius: '-40') }.to raise_error(Wattomneum::OutOfTableRangeError, /colder than the chart/)
+  end
 end

@@ -2,6 +2,7 @@ import { useId } from 'react'
 import type { Condition } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { Segments } from '../../shared/ui/Segments'
+import { mayBeBelowZero, TurnSign } from '../../shared/ui/TurnSign'
 
 const YES_NO = [
   { key: 'yes', label: 'yes' },
@@ -55,7 +56,8 @@ function Figure({
         {condition.label}
         {condition.required && <span className="text-quiet"> needed</span>}
       </label>
-      <span className="flex w-32 items-center gap-2">
+      <span className={`flex items-center gap-2 ${mayBeBelowZero(condition.unit) ? 'w-46' : 'w-32'}`}>
+        {mayBeBelowZero(condition.unit) && <TurnSign of={condition.label} text={answer} onText={onAnswer} />}
         <input
           id={id}
           inputMode="decimal"

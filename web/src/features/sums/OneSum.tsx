@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Field } from '../../shared/ui/Field'
+import { mayBeBelowZero, TurnSign } from '../../shared/ui/TurnSign'
 import { useDraft } from '../../shared/drafts/useDraft'
 import type { HttpError } from '../../shared/api/http'
 import { worked, type Sum, type Typed } from '../../shared/api/sums'
@@ -34,20 +35,27 @@ function Entry({
             ))}
           </select>
         ) : (
-          <input
-            {...wiring}
-            value={value}
-            inputMode={input.kind === 'number' ? 'decimal' : 'text'}
-            autoComplete="off"
-            onChange={(event) => {
-              onValue(event.target.value)
-            }}
-          />
+          <span className="flex gap-2">
+            <input
+              {...wiring}
+              value={value}
+              inputMode={input.kind === 'number' ? 'decimal' : 'text'}
+              autoComplete="off"
+              className="min-w-0 flex-1"
+              onChange={(event) => {
+                onValue(event.target.value)
+              }}
+            />
+            {mayBeBelowZero(input.unit) && <TurnSign of={label} text={value} onText={onValue} />}
+          </span>
         )
       }
     </Field>
   )
 }
+
+/** More figures than this stand in two columns, so that the answer stays in sight of them. */
+const MANY = 6
 
 /** One calculator: figures in, the answer as the largest thing beside them, its formula and source under it. */
 export function OneSum({ sum }: { sum: Sum }) {
@@ -64,19 +72,21 @@ export function OneSum({ sum }: { sum: Sum }) {
           {sum.title}
         </h2>
         {sum.caution && <p className="border-l-4 border-act pl-4 font-semibold">{sum.caution}</p>}
-        {sum.inputs.map((input) => (
-          <Entry
-            key={input.key}
-            input={input}
-            value={typed[input.key] ?? ''}
-            error={atField(input.key)}
-            onValue={(value) => {
-              keep({ ...typed, [input.key]: value })
-            }}
-          />
-        ))}
+        <div className={`grid items-start gap-4 ${sum.inputs.length > MANY ? 'grid-cols-2' : ''}`}>
+          {sum.inputs.map((input) => (
+            <Entry
+              key={input.key}
+              input={input}
+              value={typed[input.key] ?? ''}
+              error={atField(input.key)}
+              onValue={(value) => {
+                keep({ ...typed, [input.key]: value })
+              }}
+            />
+          ))}
+        </div>
       </div>
-      <div className="flex flex-col gap-3">
+      <div className="flex flex-col gap-3 self-start desk:sticky desk:top-6">
         <div aria-live="polite">
           {refused ? (
             <p className="font-semibold text-act">{elsewhere ? refused.message : 'Look at the marked figure.'}</p>

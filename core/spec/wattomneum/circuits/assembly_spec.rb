@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'yaml'
+
 RSpec.describe Wattomneum::Circuits::Assembly do
   def library(*keys) = keys.map { |key| Wattomneum::Circuits::Library.fetch(key) }
   def whole(*keys) = described_class.new(library(*keys)).sheet
@@ -23,6 +25,47 @@ RSpec.describe Wattomneum::Circuits::Assembly do
     ends = [sheet.places['positive_post'], sheet.places['isolator_in']].sort
     expect(sheet.wires.count { |wire| [wire.from, wire.to].sort == ends }).to eq(1)
     expect(whole(*truck).parts.count { |part| part.kind == 'battery' }).to eq(2)
+  end
+
+  # The same start circuit drawn a second time, its batteries one by one: two batteries stay two, in a row or side by side, and a bank of
+  # three is one of three.
+  it 'has no battery twice where two sheets draw them one by one' do
+    third = lambda do |drawn|
+      drawn['components'] << { 'id' => 'BAT_C', 'kind' => 'battery' }
+      { '2c' => '+', '3c' => '-' }.each do |number, post|
+        drawn['wires'] << { 'number' => number, 'from' => "BAT_C:#{post}", 'to' => "BAT_B:#{post}", 'ohm' => 0.0001 }
+      end
+    end
+    [['start_12v', nil, 2], ['start_12v', third, 3], ['start_24v', nil, 2]].each do |key, more, count|
+      drawn = library(key).first
+      twice = again(key, &more)
+      sheet = described_class.new([drawn, twice]).sheet
+      expect(sheet.parts.count { |part| part.kind == 'battery' }).to eq(count)
+      expect(posts_volt(sheet)).to be_within(0.00001).of(posts_volt(count == 3 ? twice : drawn))
+    end
+  end
+
+  # Another sheet of the same words, with items of its own.
+  def again(key)
+    drawn = YAML.safe_load(Wattomneum::Circuits::Notation::SheetWriter.write(library(key).first)).merge('sheet' => 'again')
+    drawn.values_at('components', 'wires').flatten.each { |row| row.delete('uuid') }
+    yield drawn if block_given?
+    read = Wattomneum::Circuits::Notation::SheetReader.read(YAML.dump(drawn))
+    read.sheet || raise(read.problems.join(', '))
+  end
+
+  # Volts that ngspice finds at the posts behind batteries and links alone, with a starter's 20 mohm across them.
+  def posts_volt(sheet)
+    batteries = sheet.parts.select { |part| part.kind == 'battery' }
+    names = batteries.flat_map { |part| [part.node('+'), part.node('-')] }.each_with_index.to_h { |node, index| [node, "n#{index}"] }
+    sources = batteries.flat_map.with_index do |part, index|
+      plus, minus = names.values_at(part.node('+'), part.node('-'))
+      ["V#{index} m#{index} #{minus} #{part.fields.fetch('volt', 12.65)}", "RB#{index} m#{index} #{plus} #{part.fields.fetch('ohm', 0.006)}"]
+    end
+    links = sheet.wires.select { |wire| names.key?(wire.from) && names.key?(wire.to) }
+    cables = links.map.with_index { |wire, index| "RL#{index} #{names[wire.from]} #{names[wire.to]} #{wire.resistance_ohm}" }
+    plus, minus = sheet.places.values_at('positive_post', 'negative_post').map { |node| names.fetch(node) }
+    ngspice([*sources, *cables, "RS #{plus} #{minus} 0.02", "RG #{minus} 0 0.001"], ["v(#{plus})"]).values.first
   end
 
   # G2 is the battery's ground on one sheet and a saloon ground on another.

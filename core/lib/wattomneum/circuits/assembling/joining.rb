@@ -21,6 +21,7 @@ module Wattomneum
         # Bodies first: grounds name the one they stand on.
         def call
           @shared = sheet.places.filter_map { |place, node| [node, drawing.places[place]] if drawing.places[place] }.to_h
+          @bank = Bank.new(drawing, sheet, @shared)
           bodies, others = sheet.parts.partition { |part| part.is_a?(Parts::Body) }
           (bodies + others).each { |part| take(part) }
           sheet.wires.each { |wire| take_wire(wire) }
@@ -34,29 +35,14 @@ module Wattomneum
         def take(part)
           nodes = part.pins.map { |pin| part.node(pin) }
           shared = @shared.slice(*nodes)
-          return if bank?(part, shared)
+          posts = part.is_a?(Parts::Battery) && @bank.posts_of(part)
+          return drawing.take_for(sheet, posts) if posts
 
           twin = twin_of(part, shared)
           return same(part, twin, shared) if twin
 
           drawing.add(sheet, part)
           shared.each { |node, there| drawing.tie(drawing.node_of(sheet, node), there) }
-        end
-
-        # A bank drawn as one battery where another sheet draws its batteries.
-        def bank?(part, shared)
-          return false unless part.is_a?(Parts::Battery) && shared.size == part.pins.size
-
-          turned = shared.find { |node, there| node.end_with?(':+') && there.end_with?(':-') }
-          raise RefusedError, turned_round(turned) if turned
-
-          drawing.take_for(sheet, shared)
-          true
-        end
-
-        def turned_round((node, there))
-          "\"#{sheet.title}\" has #{node} where the others have #{there}: its places have the battery the wrong way round. " \
-            'Mend them and bring it in again'
         end
 
         # The one part that stands at all of its shared places, is of its kind and has its other pins.
@@ -69,6 +55,7 @@ module Wattomneum
         def same(part, twin, shared)
           pins = part.pins.to_h { |pin| [part.node(pin), shared[part.node(pin)] || twin.node(twin.pin(pin))] }
           drawing.take_for(sheet, pins)
+          pins.each_value { |there| shared_nodes << there } if part.is_a?(Parts::Battery)
           values = (part.fields.keys | twin.fields.keys) - WORDS
           apart = values.to_h { |name| [name, [twin.fields[name], spread(name, part.fields[name])]] }.reject { |_, (one, other)| alike?(one, other) }
           differ(twin.id, [twin.uuid, part.uuid], apart) if apart.any?
@@ -86,6 +73,8 @@ module Wattomneum
         def take_wire(wire)
           ends = [wire.from, wire.to].map { |node| drawing.node_of(sheet, node) }
           there = drawn_between(*ends) unless ends.include?(nil)
+          return if ends.first && ends.uniq.one? # a link of a bank that is drawn already
+
           return compare(there, wire) if there
 
           taken = wire.with(from: ends.first || loose(wire, wire.from), to: ends.last || loose(wire, wire.to))
@@ -99,7 +88,8 @@ module Wattomneum
           drawing.wires.find { |wire| [wire.from, wire.to].sort == [one, other].sort }
         end
 
-        def shared_node?(node) = (@shared_nodes ||= @shared.values.to_set).include?(node)
+        def shared_node?(node) = shared_nodes.include?(node)
+        def shared_nodes = @shared_nodes ||= @shared.values.to_set
 
         def compare(there, wire)
           one, other = [there, wire].map(&:resistance_ohm)

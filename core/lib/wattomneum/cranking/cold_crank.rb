@@ -26,6 +26,7 @@ module Wattomneum
         @test = test
         @open_volt = test.batteries_in_series * Batteries::StateOfCharge.rest_voltage(charge_percent: charge_percent)
         @demand = EngineDemand.ratio(temperature_celsius: engine_celsius) / EngineDemand.ratio(temperature_celsius: test.celsius)
+        @may_freeze = battery_celsius <= Batteries::StateOfCharge.freezing_celsius(charge_percent: charge_percent)
         @bank_ratio = stiffness(test.celsius, test.charge_percent) / stiffness(battery_celsius, charge_percent)
         freeze
       end
@@ -46,6 +47,9 @@ module Wattomneum
 
       # @return [Float] resistance of the bank against that at the test
       attr_reader :bank_ratio
+
+      # @return [Boolean] whether the electrolyte may be ice: then nothing here holds, and the battery is neither charged nor jumped
+      def may_freeze? = @may_freeze
 
       # @return [Float] speed against that at the test, 0 where the starter stands
       def speed_ratio

@@ -179,7 +179,8 @@ module Wattomneum
         figures = [morning.speed_rpm && "#{morning.speed_rpm.round} rpm", morning.ampere && Figure.ampere(morning.ampere)].compact
         ["#{Figure.percent(morning.speed_ratio * 100)} of its speed, #{Figure.percent(morning.current_ratio * 100)} of its current",
          *([figures.join(', ')] if figures.any?),
-         "#{Figure.volt(morning.starter_volt)} at the starter, #{Figure.volt(morning.open_volt)} at rest", *standing]
+         "#{Figure.volt(morning.starter_volt)} at the starter, #{Figure.volt(morning.open_volt)} at rest",
+         *standing, *(morning.may_freeze? ? Safety::Cautions.fetch_all(%w[frozen_battery]).map(&:text) : [])]
       end
 
       def mm2(size) = "#{Figure.trim(size, 2)} mm2"

@@ -43,6 +43,8 @@ RSpec.describe Wattomneum::Sums::Calculator do
                                                 '8.33 V at the starter, 12.49 V at rest'])
     expect(answer('cold_crank')).to eq('8.82 V at the posts')
     expect(answer('cold_crank', posts_volt: '8', drop_volt: '2.5', low_celsius: '-29')).to eq('the engine does not turn')
+    flat = described_class.call(Wattomneum::Sums::Catalogue.fetch('cold_crank'), { 'charge_percent' => '20' })
+    expect(flat.lines.last).to start_with('A battery that may be frozen is neither charged nor jumped')
     expect { answer('cold_crank', system: '24') }.to raise_error(Wattomneum::InvalidQuantityError, /no 24 V bank/)
     expect { answer('cold_crank', low_celsius: '-40') }.to raise_error(Wattomneum::OutOfTableRangeError, /colder than the chart/)
   end

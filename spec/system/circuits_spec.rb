@@ -123,6 +123,19 @@ RSpec.describe 'Circuits' do
     expect(page).to have_content('"eleven" is not a number')
   end
 
+  # The figure pad of some phones has no minus.
+  it 'turns the sign of a temperature by a key', :only_looks, :phone do
+    visit '/sums/cold_crank'
+    expect(page).to have_content('8.82 V at the posts')
+    fill_in 'Low tonight, °C', with: '10'
+    expect(page).to have_content('10.52 V at the posts')
+    click_button 'Low tonight, °C: above or below zero'
+    expect(page).to have_field('Low tonight, °C', with: '-10')
+    expect(page).to have_content('9.28 V at the posts')
+    click_button 'Low tonight, °C: above or below zero'
+    expect(page).to have_field('Low tonight, °C', with: '10')
+  end
+
   it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
     press = ->(*keys) { page.driver.browser.action.send_keys(*keys).perform }
     focused = -> { page.driver.browser.switch_to.active_element }

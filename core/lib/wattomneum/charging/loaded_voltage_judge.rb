@@ -31,7 +31,8 @@ module Wattomneum
       end
 
       def over_cap
-        judgement('act', 'Overcharging with the loads on', weight: 'proof', rules_in: ['Sense wire or regulator ground first, then regulator'],
+        judgement('act', 'Overcharging with the loads on', weight: 'proof', figures: { over_by_volt: value - limit('charging.over_cap') },
+                                                           rules_in: ['Sense wire or regulator ground first, then regulator'],
                                                            instead: 'Read the sense terminal under load against the posts now')
       end
 

@@ -46,8 +46,9 @@ module Wattomneum
       end
 
       def over_cap
-        sum("#{Figure.volt(value)} against #{Figure.volt(limit('charging.over_cap'))}, whatever the temperature or the setpoint")
-        overcharging
+        cap = limit('charging.over_cap')
+        sum("#{Figure.volt(value)} against #{Figure.volt(cap)}, whatever the temperature or the setpoint")
+        overcharging(cap)
       end
 
       def no_rise
@@ -90,7 +91,7 @@ module Wattomneum
         return ask_type if %i[over high].include?(where) && band.type_unknown?
 
         case where
-        when :over then hot_and_steady? ? watched_heat : overcharging
+        when :over then hot_and_steady? ? watched_heat : overcharging(band.over_volt)
         when :high then watch('A little over the band: look at the sense wire')
         when :in_band then in_band
         when :low_steady, :low then low(where)
@@ -119,8 +120,9 @@ module Wattomneum
         judgement('sound', 'Regulated as it should', weight: 'support', **approximate, rules_out: ['Regulator and output at light load'])
       end
 
-      def overcharging
-        judgement('act', 'Overcharging', weight: 'support', rules_in: ['Sense wire or regulator ground first, then regulator'],
+      def overcharging(most_volt)
+        judgement('act', 'Overcharging', weight: 'support', figures: { over_by_volt: value - most_volt },
+                                         rules_in: ['Sense wire or regulator ground first, then regulator'],
                                          instead: 'Read the sense terminal under load against the posts now, before the alternator is blamed')
       end
 

@@ -22,14 +22,14 @@ module Wattomneum
       def in_hand
         return unless overcharges?
 
-        key = OVERCHARGE.find { |test| fits?(test) && open?(test) }
+        key = OVERCHARGE.find { |test| fits?(test) && @steps.open?(test) }
         key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else')
       end
 
       # @return [Step, nil]
       def call
         keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
-        key = keys.find { |test| fits?(test) && open?(test) }
+        key = keys.find { |test| fits?(test) && @steps.open?(test) }
         return @steps.measure(key, why: why(key)) if key
 
         condemn if fails?
@@ -43,12 +43,7 @@ module Wattomneum
         Readings::Catalogue.fetch(test).fits?(@assessment.system)
       end
 
-      def open?(test)
-        judgement = @assessment.judgement(test)
-        judgement.nil? || (!@steps.counts?(judgement) && !@steps.in_vain?(test))
-      end
-
-      def overcharges? = %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.summary.to_s.start_with?('Overcharging') }
+      def overcharges? = %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.figures&.key?(:over_by_volt) }
 
       def fails?
         %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.act? }

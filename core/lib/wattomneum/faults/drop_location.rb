@@ -4,6 +4,9 @@ module Wattomneum
   module Faults
     # Where along a failing path the volts are lost: which stretch to measure next, and which is convicted.
     class DropLocation
+      # Tests of a whole side of the start loop, out of which stretches are cut.
+      WHOLE_PATHS = %w[ground_drop positive_drop].freeze
+
       # @return [String] test of the whole path
       attr_reader :whole_key
 

@@ -97,11 +97,13 @@ module Wattomneum
 
       # What is convicted, in loop order.
       def convicted
-        convictions = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
-        pairs = convictions.flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
+        pairs = failures.flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
         pairs.reject { |key, position, one| repaired_since?(key, position, one) || mended_in_vain?(key, position) }
              .sort_by { |key, _, _| Systems::Places::ELEMENTS.index { |element| element.key == key } }
       end
+
+      # What fails by more than a hint.
+      def failures = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
 
       def position_of(judgement, element)
         element == 'battery' ? reading_by_id(judgement.reading_id).position : nil
@@ -182,8 +184,9 @@ module Wattomneum
 
         key = Jobs::CloseGate.owed_whole_paths(assessment).find { |one| !in_vain?(one) && !assessment.judgement(one)&.act? }
         return if key.nil?
+        return amperes_for(key) unless again?(key)
 
-        amperes_for(key) || (again?(key) && measure(key, why: 'The whole path failed: it is owed as a whole, whatever its stretches say')) || nil
+        amperes_for(key) || measure(key, why: 'The whole path failed: it is owed as a whole, whatever its stretches say')
       end
 
       # A drop at its limit while nobody knows what flowed: the clamp decides.
@@ -200,7 +203,7 @@ module Wattomneum
       def unproved_before
         return unless starting? && Jobs::CloseGate.unseen(assessment).empty?
 
-        key = %w[ground_drop positive_drop].find do |one|
+        key = DropLocation::WHOLE_PATHS.find do |one|
           assessment.reading(one).nil? && assessment.readings.any? do |reading|
             reading.test_key == one && assessment.judgements.fetch(reading.id).would_be == 'sound'
           end
@@ -277,17 +280,15 @@ module Wattomneum
 
       def nothing_found
         elsewhere = ELSEWHERE[behaviour] if starting?
-        return suspected if elsewhere.nil? && unexplained.any?
+        return suspected if elsewhere.nil? && failures.any?
 
         Step.new(kind: 'watch', minutes: 0, title: elsewhere || 'Nothing wrong found: park it with what is known',
                  why: 'Every test in the order of work is sound. A fault that comes and goes is not closed by one good start')
       end
 
-      def unexplained = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
-
       # Something fails and no part is proved: said as it is. Nothing is condemned because nothing else is left.
       def suspected
-        found = unexplained.flat_map(&:rules_in).uniq.first(3)
+        found = failures.flat_map(&:rules_in).uniq.first(3)
         Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected',
                  why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")
       end
@@ -302,6 +303,14 @@ module Wattomneum
           one.test_key == test_key && one.position == position && (position || one.round == assessment.round)
         end
         taken.size > 1 && taken.last(2).none? { |one| counts?(assessment.judgements.fetch(one.id)) }
+      end
+
+      # @param test_key [String]
+      # @param position [String, nil]
+      # @return [Boolean] not taken in this round, or taken once and of no use
+      def open?(test_key, position = nil)
+        judgement = assessment.judgement(test_key, position: position)
+        judgement.nil? || (!counts?(judgement) && !in_vain?(test_key, position))
       end
 
       # A mend whose proof failed is not made again: back to locating.

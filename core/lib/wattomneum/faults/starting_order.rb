@@ -14,11 +14,8 @@ module Wattomneum
       OTHERWISE = %w[ground_drop positive_drop solenoid_signal starter_terminal engine_by_hand].freeze
       # Where somebody is at the key already: all of it in one go, before batteries are taken apart.
       POSTS = %w[posts_rest posts_cranking].freeze
-      DROPS = %w[ground_drop positive_drop].freeze
       AT_THE_KEY = %w[click slow chatters lamps_die].freeze
-      # Under this at the posts, per battery, every test of the path would be void: charge first (common practice).
-      DEAD_VOLT = 11.5
-      private_constant :BY_BEHAVIOUR, :OTHERWISE, :POSTS, :DROPS, :AT_THE_KEY, :DEAD_VOLT
+      private_constant :BY_BEHAVIOUR, :OTHERWISE, :POSTS, :AT_THE_KEY
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -51,12 +48,13 @@ module Wattomneum
       # The clamp belongs to it where current flows, and where the posts fall.
       def at_the_key
         clamp = behaviour == 'slow' || assessment.judgement('posts_cranking')&.act?
-        [*POSTS, *('cranking_current' if clamp), *DROPS]
+        [*POSTS, *('cranking_current' if clamp), *DropLocation::WHOLE_PATHS]
       end
 
+      # Every test of the path would be void: charge first.
       def dead_bank?
         rest = assessment.reading('posts_rest') or return false
-        rest.value / (assessment.system.series? ? 2 : 1) < DEAD_VOLT
+        rest.value / (assessment.system.series? ? 2 : 1) < assessment.limits.fetch('battery.crank_least').value
       end
 
       def posts
@@ -73,15 +71,9 @@ module Wattomneum
         end
         return drags if assessment.judgement('cranking_current').act?
 
-        position = assessment.system.positions.find { |one| open?('load_test', one) }
+        position = assessment.system.positions.find { |one| steps.open?('load_test', one) }
         position && steps.measure('load_test', position: position,
                                                why: 'The posts fall though the tester was content: load each battery')
-      end
-
-      # Not taken, or taken once and of no use.
-      def open?(test_key, position = nil)
-        judgement = assessment.judgement(test_key, position: position)
-        judgement.nil? || (!steps.counts?(judgement) && !steps.in_vain?(test_key, position))
       end
 
       def drags
@@ -91,7 +83,7 @@ module Wattomneum
       end
 
       def locate
-        DROPS.each do |key|
+        DropLocation::WHOLE_PATHS.each do |key|
           next unless assessment.judgement(key)&.act?
 
           step = stretch(DropLocation.new(key, assessment))
@@ -118,7 +110,7 @@ module Wattomneum
       # What was never taken first, then what was taken once and could not be used.
       def by_behaviour
         keys = BY_BEHAVIOUR.fetch(behaviour, OTHERWISE)
-        key = keys.find { |test| assessment.reading(test).nil? } || keys.find { |test| open?(test) && !for_want_of_current?(test) }
+        key = keys.find { |test| assessment.reading(test).nil? } || keys.find { |test| steps.open?(test) && !for_want_of_current?(test) }
         key && steps.measure(key, why: why(key))
       end
 

@@ -17,17 +17,16 @@ module Wattomneum
       # @param assessment [Faults::Assessment]
       # @return [Array<String>] keys of the tests that are owed
       def self.owed_whole_paths(assessment)
-        WHOLE_PATHS.select do |key|
+        Faults::DropLocation::WHOLE_PATHS.select do |key|
           failed = assessment.readings.any? { |one| one.test_key == key && one.round < assessment.round && assessment.judgements.fetch(one.id).act? }
           failed && !assessment.judgement(key)&.sound?
         end
       end
-      WHOLE_PATHS = %w[ground_drop positive_drop].freeze
       # What must be seen after the repair, by what the complaint was about: test, and what it is called when it was not.
       SEEN = { 'starting' => { 'cranking_behaviour' => 'See it crank after the repair' },
                'charging' => { 'charging_fast_idle' => 'See it charge at fast idle after the repair',
                                'charging_loaded' => 'See it carry its loads after the repair' } }.freeze
-      private_constant :WHOLE_PATHS, :SEEN
+      private_constant :SEEN
 
       # @param assessment [Faults::Assessment]
       # @return [Array<String>] keys of the tests in which the complaint has to be seen gone, in order, that are not sound yet

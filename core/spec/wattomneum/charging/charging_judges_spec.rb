@@ -81,7 +81,8 @@ RSpec.describe Wattomneum::Charging do
 
   it 'acts over 15.5 V whatever the setpoint' do
     said = all_said(Wattomneum::Readings::Catalogue.fetch('charging_fast_idle'), parallel_pair).merge('setpoint_volt' => 15.7)
-    expect(judge(reading('charging_fast_idle', 15.7, conditions: said)).summary).to eq('Overcharging')
+    over = judge(reading('charging_fast_idle', 15.7, conditions: said))
+    expect([over.summary, over.figures]).to match(['Overcharging', { over_by_volt: be_within(1e-9).of(0.2) }])
     expect(judge(reading('charging_loaded', 15.8)).verdict).to eq('act')
   end
 

@@ -11,15 +11,13 @@ const YES_NO = [
 
 type Said = Record<string, string>
 
-function YesNo({
-  condition,
-  answer,
-  onAnswer,
-}: {
+interface Answering {
   condition: Condition
   answer: string
   onAnswer: (next: string) => void
-}) {
+}
+
+function YesNo({ condition, answer, onAnswer }: Answering) {
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
       <span className="min-w-0 flex-1" title={condition.help}>
@@ -40,15 +38,7 @@ function YesNo({
   )
 }
 
-function Figure({
-  condition,
-  answer,
-  onAnswer,
-}: {
-  condition: Condition
-  answer: string
-  onAnswer: (next: string) => void
-}) {
+function Figure({ condition, answer, onAnswer }: Answering) {
   const id = useId()
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
@@ -73,15 +63,7 @@ function Figure({
   )
 }
 
-function Word({
-  condition,
-  answer,
-  onAnswer,
-}: {
-  condition: Condition
-  answer: string
-  onAnswer: (next: string) => void
-}) {
+function Word({ condition, answer, onAnswer }: Answering) {
   const id = useId()
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">

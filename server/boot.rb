@@ -36,7 +36,8 @@ module Server
   loader.push_dir(__dir__, namespace: Server)
   loader.ignore(*%w[db spec boot.rb config.rb puma.rb worker.rb].map { |name| File.join(__dir__, name) })
   loader.setup
-  loader.eager_load unless CONFIG.test?
+  # Core too: what is put in its place on the disk while this runs must not be mixed with what is in memory.
+  Zeitwerk::Loader.eager_load_all unless CONFIG.test?
 rescue ArgumentError => e
   abort "wattomneum: #{e.message}"
 end

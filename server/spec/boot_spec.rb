@@ -4,8 +4,8 @@ require 'open3'
 require 'rbconfig'
 
 # A house that runs while its files are brought up to date goes on with what it had: new rules with the old table of limits would fail.
-RSpec.describe 'What a process that serves has loaded' do
-  it 'is all of core and server, before the first request' do
+RSpec.describe Server do
+  it 'loads all of core and of itself before the first request' do
     asked = <<~RUBY
       require './server/boot'
       found = Dir['{core/lib,server}/**/*.rb'].grep_v(%r{/(?:spec|db)/}).map { |file| File.expand_path(file) } - $LOADED_FEATURES

@@ -88,6 +88,18 @@ RSpec.describe 'Writing' do
     expect(page).to have_content('This job is parked')
   end
 
+  # A browser closes what a sleeping tab holds open, or wants its room: the page goes on with a new connection.
+  it 'keeps what is typed offline after the browser closed the store under the page' do
+    open_pad
+    Browser.chrome.execute_cdp('Storage.clearDataForOrigin', origin: Capybara.current_session.server.base_url, storageTypes: 'indexeddb')
+    offline do
+      type_and_save('25.3')
+      expect(page).to have_button('1 waiting')
+    end
+    expect(page).to have_no_button('1 waiting')
+    expect(readings).to eq(1)
+  end
+
   it 'shows both versions of a unit that somebody else changed, and saves what was chosen line by line' do
     visit "/units/#{unit.id}/edit"
     expect(page).to have_select('Yard', selected: 'High Dam').and have_select('Kind', selected: 'truck')

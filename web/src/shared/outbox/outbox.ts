@@ -35,12 +35,34 @@ function open(): Promise<IDBPDatabase<Schema>> {
         .createObjectStore('entries', { keyPath: 'order', autoIncrement: true })
         .createIndex('id', 'id', { unique: true })
     },
+    terminated: forget,
   })
   return database
 }
 
+function forget() {
+  database = null
+}
+
+/** What a browser says of a connection that it closed: while the tab slept, for want of room, or as the page goes away. */
+const CLOSED = new Set(['AbortError', 'InvalidStateError', 'UnknownError'])
+
+/** Work on the device's store, once more on a new connection where the old one was closed; it must bear being done twice. */
+async function stored<T>(work: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<T> {
+  try {
+    return await work(await open())
+  } catch (error) {
+    if (!(error instanceof DOMException) || !CLOSED.has(error.name)) throw error
+    forget()
+    return work(await open())
+  }
+}
+
+/** A look that fails, since the page goes away, is made up for by the next. */
+const look = () => changed().catch(() => undefined)
+
 async function changed(): Promise<void> {
-  snapshot = await (await open()).getAll('entries')
+  snapshot = await stored((db) => db.getAll('entries'))
   listeners.forEach((listener) => {
     listener()
   })
@@ -50,7 +72,7 @@ async function changed(): Promise<void> {
 export const entries = (): Entry[] => snapshot
 
 export function subscribe(listener: () => void): () => void {
-  if (listeners.size === 0) void changed()
+  if (listeners.size === 0) void look()
   listeners.add(listener)
   return () => {
     listeners.delete(listener)
@@ -59,20 +81,22 @@ export function subscribe(listener: () => void): () => void {
 
 /** Puts a write at the end of the line. The same id twice is one write. */
 export async function enqueue(entry: Omit<Entry, 'order' | 'at' | 'refusal'>): Promise<void> {
-  const db = await open()
-  const known = await db.getFromIndex('entries', 'id', entry.id)
-  if (!known) await db.add('entries', { ...entry, at: new Date().toISOString(), refusal: null } as Entry)
+  await stored(async (db) => {
+    const known = await db.getFromIndex('entries', 'id', entry.id)
+    if (!known) await db.add('entries', { ...entry, at: new Date().toISOString(), refusal: null } as Entry)
+  })
   await changed()
 }
 
 export async function throwAway(order: number): Promise<void> {
-  await (await open()).delete('entries', order)
+  await stored((db) => db.delete('entries', order))
   await changed()
 }
 
 /** A refused write is tried again as it is, once what stood against it is mended elsewhere. */
 export async function tryAgain(entry: Entry): Promise<void> {
-  await (await open()).put('entries', { ...entry, id: crypto.randomUUID(), refusal: null })
+  const again = { ...entry, id: crypto.randomUUID(), refusal: null }
+  await stored((db) => db.put('entries', again))
   await changed()
 }
 
@@ -93,8 +117,8 @@ async function alone(work: () => Promise<void>): Promise<void> {
 }
 
 async function sendAll(person: number, onSent: (wish: Wish) => Promise<void>): Promise<void> {
-  const db = await open()
-  const waiting = (await db.getAll('entries')).filter((entry) => entry.person === person && entry.refusal === null)
+  const all = await stored((db) => db.getAll('entries'))
+  const waiting = all.filter((entry) => entry.person === person && entry.refusal === null)
   for (const entry of waiting) {
     try {
       await send(entry.wish, entry.id)
@@ -103,12 +127,12 @@ async function sendAll(person: number, onSent: (wish: Wish) => Promise<void>): P
       const fate = fateOf(error)
       if (fate === 'unknown' || fate === 'later' || fate === 'signedOut') return
       if (fate !== 'saved') {
-        await db.put('entries', { ...entry, refusal: error.message })
+        await stored((db) => db.put('entries', { ...entry, refusal: error.message }))
         await changed()
         continue
       }
     }
-    await db.delete('entries', entry.order)
+    await stored((db) => db.delete('entries', entry.order))
     await changed()
     await onSent(entry.wish)
   }
@@ -119,7 +143,7 @@ export function keepSending(person: number, onSent: (wish: Wish) => Promise<void
   const go = () => {
     if (snapshot.some((entry) => entry.person === person && entry.refusal === null)) void flush(person, onSent)
   }
-  void changed().then(go)
+  void look().then(go)
   window.addEventListener('online', go)
   const timer = window.setInterval(go, TRY_AGAIN_MILLISECONDS)
   return () => {

@@ -29,8 +29,9 @@ FILL = <<~SQL
     select id, unit_id, position, tstzrange(now() - interval '3 years', null) from new_battery;
   create temporary table new_job as select gen_random_uuid() as id, new_unit.id as unit_id, k, now() - (k * interval '70 days') as at
     from new_unit, generate_series(1, 8) as k;
-  insert into job (id, unit_id, state, family, complaint, opened_by_id, opened_at, ended_at)
-    select id, unit_id, case when k = 1 and random() < 0.04 then 'open' else 'closed' end, 'starting', 'Cranks slow', 1, at, at from new_job;
+  insert into job (id, unit_id, state, complaint, opened_by_id, opened_at, ended_at)
+    select id, unit_id, case when k = 1 and random() < 0.04 then 'open' else 'closed' end, 'Cranks slow', 1, at, at from new_job;
+  insert into job_symptom (job_id, work, situation) select id, 'starting', 'cranking' from new_job;
   insert into job_event (job_id, kind, person_id, at) select id, 'opened', 1, at from new_job;
   create temporary table new_reading as
     select gen_random_uuid() as id, new_job.id as job_id, new_job.unit_id, at + (r * interval '3 minutes') as taken_at, r,

@@ -82,15 +82,16 @@ module Demo
       start = @now - (open_for_days * DAY)
       job = open_job(start)
       unit = simulated(fault, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))
-      technician = CORE::Simulation::Technician.new(unit, family: @story['family'])
+      technician = CORE::Simulation::Technician.new(unit, work: @story['work'])
       technician.work(most_steps: @story.fetch('steps', 60))
       write_events(job, technician, start)
       finish(job, start + (technician.events.last&.minutes.to_i * 60) + 300)
     end
 
     def open_job(start)
-      job = Server::Models::Job.create(id: uuid, unit_id: @unit.id, family: @story['family'], complaint: @story['complaint'],
+      job = Server::Models::Job.create(id: uuid, unit_id: @unit.id, complaint: @story['complaint'],
                                        seen: @story['seen'], opened_by_id: @people.fetch('driver').id, opened_at: start)
+      Server::Models::JobSymptom.create(job_id: job.id, **Server::Models::JobSymptom.columns({ work: @story['work'] }, @unit.id))
       Server::Models::JobEvent.create(job_id: job.id, kind: 'opened', person_id: @people.fetch('driver').id, at: start)
       if @story['tried']
         Server::Models::Attempt.create(job_id: job.id, what: @story['tried'], by_whom: 'before us',

@@ -7,7 +7,7 @@ module Server
       json do
         required(:lock_version).value(:integer)
         required(:complaint).value(Types::Text, :filled?, max_size?: LONG_TEXT)
-        required(:family).value(:string, included_in?: %w[starting charging])
+        required(:symptom).hash(Symptom::FIELDS)
         required(:seen).value(Types::Text, max_size?: LONG_TEXT)
       end
     end

@@ -6,9 +6,14 @@ module Server
     class NewCondemnation < Base
       json do
         required(:id).value(Types::Uuid)
-        required(:element).value(:string, included_in?: Wattomneum::Faults::NextStep::LADDERED)
+        optional(:element).maybe(:string, included_in?: Wattomneum::Faults::NextStep::LADDERED)
+        optional(:unit).maybe(:string, max_size?: 160)
         optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
         optional(:override_reason).value(Types::Text, :filled?, max_size?: LONG_TEXT)
+      end
+
+      rule(:element, :unit) do
+        key(:element).failure('name the part, or what of the circuit is condemned') unless values[:element].nil? ^ values[:unit].nil?
       end
     end
   end

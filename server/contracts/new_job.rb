@@ -12,7 +12,7 @@ module Server
       json do
         required(:id).value(Types::Uuid)
         required(:unit_id).value(Types::Uuid)
-        required(:family).value(:string, included_in?: %w[starting charging])
+        required(:symptom).hash(Symptom::FIELDS)
         required(:complaint).value(Types::Text, :filled?, max_size?: LONG_TEXT)
         optional(:seen).value(Types::Text, max_size?: LONG_TEXT)
         optional(:lamps).value(:array, max_size?: LAMPS.size).each(:string, included_in?: LAMPS)

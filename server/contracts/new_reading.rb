@@ -20,9 +20,23 @@ module Server
         optional(:acknowledged).value(:array, max_size?: 20).each(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
       end
 
+      # Between two points of the unit's circuit, named as its drawings name them.
+      PROBE = Dry::Schema.define do
+        required(:by).value(:string, included_in?: Wattomneum::Readings::Methods::ALL.map(&:key))
+        required(:from).value(Types::Text, :filled?, max_size?: 120)
+        required(:to).value(Types::Text, :filled?, max_size?: 120)
+        required(:situation).value(:string, max_size?: 40)
+        optional(:opened).value(:array, max_size?: 10).each(:string, max_size?: 80)
+      end
+
       json(FIELDS) do
-        required(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
+        optional(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
         optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        optional(:probe).hash(PROBE)
+      end
+
+      rule(:test_key, :probe) do
+        key(:test_key).failure('name a test, or the two points it was read between') unless values.key?(:test_key) ^ values.key?(:probe)
       end
 
       rule(:taken_at).validate(:in_our_time)

@@ -11,7 +11,8 @@ module Server
 
       json do
         required(:id).value(Types::Uuid)
-        required(:element).value(:string, included_in?: Wattomneum::Systems::Places::ELEMENTS.map(&:key))
+        optional(:element).maybe(:string, included_in?: Wattomneum::Systems::Places::ELEMENTS.map(&:key))
+        optional(:unit).maybe(:string, max_size?: 160)
         optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
         optional(:place).value(Types::Text, max_size?: SHORT_TEXT)
         required(:cause).value(:string, included_in?: Wattomneum::Jobs::Causes::ALL)
@@ -23,6 +24,10 @@ module Server
         optional(:temporary_until).maybe(:date)
         optional(:failing_reading_id).maybe(Types::Uuid)
         optional(:disturbed).value(:array, max_size?: 20).each(Types::Text, max_size?: SHORT_TEXT)
+      end
+
+      rule(:element, :unit) do
+        key(:element).failure('name the part, or what of the circuit was mended') unless values[:element].nil? ^ values[:unit].nil?
       end
 
       rule(:temporary_until).validate(:in_our_time)

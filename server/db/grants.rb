@@ -3,7 +3,7 @@
 module Server
   # What the application's own role may do: read and write, but never change evidence. Append-only holds by triggers too.
   module Grants
-    APPEND_ONLY = %i[reading withdrawal judgement condemnation job_event audit ruling job_sheet sheet_item].freeze
+    APPEND_ONLY = %i[reading withdrawal judgement condemnation job_event audit ruling job_sheet sheet_item opened_at_reading].freeze
 
     # @param db [Sequel::Database] connected as the owner
     # @param role [String]

@@ -5,6 +5,9 @@ module Server
     # A part condemned, with the ladder as it stood.
     class Condemnation < Sequel::Model(:condemnation)
       unrestrict_primary_key
+
+      # @return [String] what was condemned
+      def part_label = label || Wattomneum::Systems::Places.element(element).label
     end
   end
 end

@@ -4,10 +4,14 @@ module Server
   module Models
     # A repair job on one unit: intake, readings, repairs, and how it ended.
     class Job < Sequel::Model(:job)
+      include Measuring
+      include Mending
+
       unrestrict_primary_key
       plugin :optimistic_locking
       many_to_one :unit, class: 'Server::Models::Unit'
       one_to_many :attempts, class: 'Server::Models::Attempt', order: :what
+      one_to_one :symptom, class: 'Server::Models::JobSymptom', key: :job_id
       one_to_many :events, class: 'Server::Models::JobEvent', order: :at
 
       STATES = %w[open parked closed cancelled].freeze
@@ -20,7 +24,7 @@ module Server
         def listed(state, last)
           rows = state.to_s.empty? ? unfinished : where(state: state)
           rows = rows.where { Sequel.lit('(opened_at, number) < (?, ?)', last.opened_at, last.number) } if last
-          rows.eager(unit: :yard).order(Sequel.desc(:opened_at), Sequel.desc(:number)).limit(PAGE + 1)
+          rows.eager(:symptom, unit: :yard).order(Sequel.desc(:opened_at), Sequel.desc(:number)).limit(PAGE + 1)
         end
       end
 
@@ -53,8 +57,10 @@ module Server
         unit = Unit.for_update.first(id: input[:unit_id]) || raise(Refusals::NotFound, 'No such unit')
         raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if unit.retired_at
 
-        intake = input.slice(:id, :unit_id, :family, :complaint).merge(seen: input.fetch(:seen, ''))
+        about = JobSymptom.columns(input[:symptom], unit.id)
+        intake = input.slice(:id, :unit_id, :complaint).merge(seen: input.fetch(:seen, ''))
         job = create(**intake, opened_by_id: by.id, lamps: Sequel.pg_array(input.fetch(:lamps, []), :text))
+        JobSymptom.create(job_id: job.id, **about)
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
         job.keep_sheets
@@ -76,7 +82,9 @@ module Server
       def edit(input)
         refuse_ended!
         refuse_stale!(input[:lock_version])
-        update(input.except(:lock_version))
+        symptom.update(JobSymptom.columns(input[:symptom], unit_id)) unless symptom.says?(input[:symptom])
+        modified!(:complaint) # who only says anew what it is about has changed the job too
+        update(input.except(:lock_version, :symptom))
         self
       end
 
@@ -85,81 +93,6 @@ module Server
       def note_attempt(input)
         refuse_unless_open!
         Attempt.create(job_id: id, **input)
-        self
-      end
-
-      # @param input [Hash] of Contracts::NewReading
-      # @return [Queries::JobRecord] the job as it was judged with it
-      def take_reading(input, by:, now:)
-        refuse_unless_open!
-        keep_reading(input, test_key: input[:test_key], position: input[:position], by: by, now: now)
-      end
-
-      # A superseding reading at the same points; the first one stays readable.
-      #
-      # @param reading_id [String]
-      # @param input [Hash] of Contracts::Correction
-      # @return [Queries::JobRecord]
-      def correct_reading(reading_id, input, by:, now:)
-        refuse_unless_open!
-        wrong = standing_reading!(reading_id)
-        keep_reading(input, test_key: wrong.test_key, position: wrong.position, by: by, now: now,
-                            supersedes_id: wrong.id, correction_reason: input[:reason], taken_at: wrong.taken_at,
-                            battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
-      end
-
-      # @return [Job, Queries::JobRecord]
-      def withdraw_reading(reading_id, input, by:)
-        refuse_unless_open!
-        return self if Withdrawal.where(reading_id: reading_id).any?
-
-        standing_reading!(reading_id)
-        Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
-        Queries::JobRecord.new(self).tap { |record| Judgement.keep_changed(record) }
-      end
-
-      # @param input [Hash] of Contracts::NewRepair
-      # @return [Job]
-      def record_repair(input, by:)
-        refuse_unless_open!
-        check_element(input)
-        check_failing_reading(input[:failing_reading_id])
-        repair = Repair.create(**input.except(:disturbed), job_id: id, person_id: by.id)
-        input.fetch(:disturbed, []).reject(&:empty?).each do |what|
-          Disturbance.create(id: SecureRandom.uuid, job_id: id, repair_id: repair.id, what: what)
-        end
-        self
-      end
-
-      # @param input [Hash] of Contracts::NewDisturbance
-      # @return [Job]
-      def note_disturbance(input)
-        refuse_unless_open!
-        Disturbance.create(job_id: id, **input)
-        self
-      end
-
-      # @param input [Hash] of Contracts::NewCondemnation
-      # @return [Job]
-      # @raise [Wattomneum::RefusedError] if the ladder is not complete and no lead overrides it
-      def condemn(input, by:)
-        refuse_unless_open!
-        ladder = assessment.ladders.find { |one| one.suspect == input[:element] && one.position == input[:position] }
-        if ladder.nil?
-          raise Refusals::InvalidInput.new('No such suspect on this unit',
-                                           fields: { 'element' => ['not on this unit'] })
-        end
-
-        unless ladder.complete? || input[:override_reason]
-          raise Wattomneum::RefusedError,
-                "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
-        end
-
-        return self if condemned_this_round?(input)
-
-        Condemnation.create(id: input[:id], job_id: id, person_id: by.id, element: input[:element], position: input[:position],
-                            override_reason: input[:override_reason], battery_id: fitted_battery_id(input[:position]),
-                            ladder: Sequel.pg_jsonb(ladder.rungs.map(&:to_h)))
         self
       end
 
@@ -198,59 +131,6 @@ module Server
 
       private
 
-      def keep_reading(input, test_key:, position:, by:, now:, **rest)
-        entry = ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id),
-                                 now: now)
-        reading = db.transaction(savepoint: true) do
-          Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
-                         **entry.attributes, **rest)
-        end
-        record = Queries::JobRecord.new(self)
-        Judgement.keep(record.assessment.judgements.fetch(reading.id))
-        Judgement.keep_changed(record)
-        record
-      end
-
-      # Said twice, by two people or a second tap, it is condemned once; after a repair it is another part.
-      def condemned_this_round?(input)
-        last_repair = Repair.where(job_id: id).max(:made_at)
-        known = Condemnation.where(job_id: id, element: input[:element], position: input[:position])
-        known = known.where { at > last_repair } if last_repair
-        known.any?
-      end
-
-      # @raise [Refusals::EditConflict] if it was corrected meanwhile
-      # @raise [Refusals::InvalidInput] if it was withdrawn
-      def standing_reading!(reading_id)
-        raise Refusals::EditConflict, 'Somebody corrected this reading already: look at theirs first' if Reading.where(supersedes_id: reading_id).any?
-        return Reading.with_pk!(reading_id) if Withdrawal.where(reading_id: reading_id).empty?
-
-        raise Refusals::InvalidInput.new('This reading was withdrawn and stays so: take it anew', fields: {})
-      end
-
-      def check_element(input)
-        system = Unit.with_pk!(unit_id).core_system
-        fits = system.elements.any? { |element| element.key == input[:element] }
-        unless fits
-          raise Refusals::InvalidInput.new('This unit has no such part',
-                                           fields: { 'element' => ['not on this unit'] })
-        end
-        return unless input[:element] == 'battery' && !system.positions.include?(input[:position])
-
-        raise Refusals::InvalidInput.new('Say which battery', fields: { 'position' => ['say which battery'] })
-      end
-
-      def check_failing_reading(reading_id)
-        return if reading_id.nil? || Reading.where(id: reading_id, job_id: id).any?
-
-        raise Refusals::InvalidInput.new('That reading is not of this job',
-                                         fields: { 'failing_reading_id' => ['not of this job'] })
-      end
-
-      def fitted_battery_id(position)
-        position && Fitting.current.where(unit_id: unit_id, position: position).get(:battery_id)
-      end
-
       def change_state(state, input, by:, event: state, parked_missing: nil)
         refuse_ended! unless state == 'open'
         refuse_stale!(input[:lock_version])
@@ -276,7 +156,7 @@ module Server
         return if seen_version == lock_version
 
         raise Refusals::EditConflict.new('Somebody else changed this job meanwhile. Look at it and try again',
-                                         details: { theirs: { state: state, complaint: complaint, family: family, seen: seen,
+                                         details: { theirs: { state: state, complaint: complaint, work: symptom.work, seen: seen,
                                                                lock_version: lock_version } })
       end
     end

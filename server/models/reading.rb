@@ -6,6 +6,8 @@ module Server
     class Reading < Sequel::Model(:reading)
       unrestrict_primary_key
       many_to_one :battery, class: 'Server::Models::Battery'
+      many_to_one :from_place, class: 'Server::Models::Place'
+      many_to_one :to_place, class: 'Server::Models::Place'
 
       dataset_module do
         # Neither superseded nor withdrawn.
@@ -17,6 +19,20 @@ module Server
           better = model.from(Sequel[:reading].as(:better)).where(Sequel[:better][:supersedes_id] => mine).select(1)
           exclude(better.exists).exclude(Withdrawal.where(Sequel[:withdrawal][:reading_id] => mine).select(1).exists)
         end
+      end
+
+      # @return [Boolean] whether it was read between two points of the circuit, not by a test of the catalogue
+      def between_points? = test_key.nil?
+
+      # @param circuit [Queries::JobCircuit, nil] whose nodes its points are; nil where only its words are asked for
+      # @param opened [Array<String>] UUIDs of components whose plug was off
+      # @return [Wattomneum::Readings::PointReading] both places must be loaded; a point that the circuit has lost is nil
+      def to_point(circuit = nil, opened: [])
+        from, to = [from_place, to_place].map { |place| circuit ? place.node_on(circuit) : place.short }
+        probe = Wattomneum::Readings::Probe.new(by: measured_by, from: from, to: to, situation: state,
+                                                opened: circuit ? opened.filter_map { |uuid| circuit.part_id(uuid) } : [])
+        Wattomneum::Readings::PointReading.new(id: id, probe: probe, value: value, overload: overload, observation: observation, unit: unit_symbol,
+                                               conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: repairs_before)
       end
 
       # @return [Wattomneum::Readings::Reading] `battery` must be loaded

@@ -4,8 +4,6 @@ module Server
   module Models
     # Turns what the pad sent into the attributes of a reading row: core parses, asks and refuses; nothing is judged here.
     class ReadingEntry
-      FUTURE_SECONDS = 120
-
       # @param test_key [String]
       # @param position [String, nil]
       # @param input [Hash] of Contracts::NewReading
@@ -26,7 +24,7 @@ module Server
         check_test
         { unit_id: @unit.id, battery_id: battery_id, from_place_id: place_id(@test.from), to_place_id: place_id(@test.to),
           test_key: @test.key, quantity: @test.quantity, position: @position, state: @input[:state] || @test.state,
-          instrument: @input[:instrument] || @test.instrument, taken_at: taken_at,
+          instrument: @input[:instrument] || @test.instrument, taken_at: EntryTime.check(@input[:taken_at], @now),
           conditions: Sequel.pg_jsonb(conditions.to_h), acknowledged: Sequel.pg_array(@input.fetch(:acknowledged, []), :text),
           **what_was_read }
       end
@@ -94,13 +92,6 @@ module Server
 
       def place_id(key)
         key && Place.where(unit_id: @unit.id, key: key).get(:id)
-      end
-
-      def taken_at
-        time = @input[:taken_at] || @now
-        return time if time <= @now + FUTURE_SECONDS
-
-        refuse('taken_at', 'lies in the future: set the clock of this device')
       end
     end
   end

@@ -13,9 +13,12 @@ module Server
 
       # @return [Wattomneum::Jobs::Repair]
       def to_core
-        Wattomneum::Jobs::Repair.new(id: id, element: element, position: position, temporary: temporary,
+        Wattomneum::Jobs::Repair.new(id: id, element: element, unit: repair_unit, position: position, temporary: temporary,
                                      failing_reading_id: failing_reading_id)
       end
+
+      # @return [String] what was mended
+      def part_label = label || Wattomneum::Systems::Places.element(element).label
 
       # @return [Repair]
       def make_permanent(at:)

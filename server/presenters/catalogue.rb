@@ -11,11 +11,17 @@ module Server
           battery_types: pairs(CORE::Batteries::Battery::TYPES), rating_standards: CORE::Batteries::Rating::STANDARDS.keys,
           causes: CORE::Jobs::Causes::ALL.map { |key| { key: key, label: key.tr('_', ' ').capitalize } },
           actions: Contracts::NewRepair::ACTIONS.map { |key| { key: key, label: key.capitalize } },
-          unit_kinds: Contracts::NewUnit::KINDS, lamps: Contracts::NewJob::LAMPS }
+          orders_of_work: CORE::Faults::OrdersOfWork::ALL.map { |row| { key: row.key, label: row.words, along_paths: row.along_paths? } },
+          ways: CORE::Readings::Methods::ALL.map { |row| way(row) }, unit_kinds: Contracts::NewUnit::KINDS, lamps: Contracts::NewJob::LAMPS }
+      end
+
+      def self.way(row)
+        { key: row.key, label: row.label, quantity: row.quantity, units: CORE::Quantities::Unit.symbols(row.quantity), instrument: row.instrument,
+          choices: row.choices.map { |choice| { key: choice['key'], label: choice['label'] } } }
       end
 
       def self.pairs(hash) = hash.map { |key, label| { key: key, label: label } }
-      private_class_method :pairs
+      private_class_method :pairs, :way
     end
   end
 end

@@ -14,7 +14,7 @@ module Server
       end
 
       def call
-        { **intake, unit: unit, next_step: next_step, tests: tests, readings: readings, ladders: ladders,
+        { **intake, unit: unit, next_step: next_step, tests: tests, readings: readings, ladders: ladders, path: path,
           loops: loops, reads_as: reads_as, bank_remarks: @assessment.bank_review.remarks, repairs: repairs,
           condemnations: condemnations, disturbances: disturbances, missing_to_close: @assessment.missing_to_close,
           events: events, elements: elements }
@@ -23,10 +23,12 @@ module Server
       private
 
       def system = @assessment.system
-      def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil)
+      def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil, @assessment)
+      def symptom = Symptom.call(@job.symptom, @assessment)
+      def path = PathLoop.call(@assessment)
 
       def intake
-        { id: @job.id, number: @job.number, state: @job.state, family: @job.family, complaint: @job.complaint, seen: @job.seen,
+        { id: @job.id, number: @job.number, state: @job.state, symptom: symptom, complaint: @job.complaint, seen: @job.seen,
           lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
           ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
           attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
@@ -46,8 +48,12 @@ module Server
       def readings
         @readings ||= @record.readings.map do |row|
           Reading.call(row, judgement: @assessment.judgements[row.id], taken_as: @record.first_judgements[row.id],
-                            person: @record.names[row.person_id], fate: fate(row))
+                            person: @record.names[row.person_id], fate: fate(row), opened: opened_words(row))
         end
+      end
+
+      def opened_words(row)
+        @record.opened.fetch(row.id, []).map { |uuid| (@record.circuit.machine && @record.circuit.part_id(uuid)) || 'something that is gone' }
       end
 
       def fate(row)
@@ -66,7 +72,7 @@ module Server
 
       # Only what still counts in this round is drawn.
       def loops
-        counting = readings.select { |reading| reading[:fate].nil? && counts?(reading) }
+        counting = readings.select { |reading| reading[:test_key] && reading[:fate].nil? && counts?(reading) }
         Wattomneum::Systems::Loop.for(system, places: @record.circuits.loop_places).map { |circuit| Loop.new(circuit, counting).call }
       end
 
@@ -81,8 +87,8 @@ module Server
 
       def repairs
         @record.repairs.zip(@assessment.proofs).map do |row, proof|
-          { **row.values.slice(:id, :element, :position, :place, :cause, :action, :parts, :minutes, :temporary, :temporary_reason),
-            element_label: Wattomneum::Systems::Places.element(row.element).label, temporary_until: row.temporary_until&.iso8601,
+          { **row.values.slice(:id, :element, :repair_unit, :position, :place, :cause, :action, :parts, :minutes, :temporary, :temporary_reason),
+            element_label: row.part_label, temporary_until: row.temporary_until&.iso8601,
             made_permanent_at: row.made_permanent_at&.iso8601, made_at: row.made_at.iso8601, person: @record.names[row.person_id],
             proof: { state: proof.state, owed: proof.owed, before_id: proof.before&.id, after_id: proof.after&.id } }
         end
@@ -90,7 +96,7 @@ module Server
 
       def condemnations
         @record.condemnations.map do |row|
-          { id: row.id, element_label: Wattomneum::Systems::Places.element(row.element).label, position: row.position,
+          { id: row.id, element_label: row.part_label, position: row.position,
             override_reason: row.override_reason, person: @record.names[row.person_id], at: row.at.iso8601 }
         end
       end

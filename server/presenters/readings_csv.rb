@@ -6,7 +6,7 @@ module Server
   module Presenters
     # Readings as CSV: values in base units, conditions as said, fate of each row. Opens in any table program.
     module ReadingsCsv
-      HEADERS = %w[reading_id taken_at job test position battery_tag from to value unit overload observation cells entered state
+      HEADERS = %w[reading_id taken_at job test measured_by position battery_tag from to value unit overload observation cells entered state
                    conditions instrument person verdict validity weight superseded_by withdrawn_because correction_reason].freeze
 
       # @param rows [Array<Hash>] of Queries::ReadingHistory
@@ -19,7 +19,7 @@ module Server
       end
 
       def self.line(row)
-        [row[:id], row[:taken_at].iso8601, row[:job_number], row[:test_key], row[:position], row[:tag], row[:from_label],
+        [row[:id], row[:taken_at].iso8601, row[:job_number], row[:test_key], row[:measured_by], row[:position], row[:tag], row[:from_label],
          row[:to_label], row[:value], Wattomneum::Quantities::Unit.base(row[:quantity]), row[:overload], row[:observation],
          row[:cells].to_a.join(' '), [row[:value_text], row[:unit_symbol]].compact.join(' '), row[:state],
          row[:conditions].map { |key, said| "#{key}=#{said}" }.join(' '), row[:instrument], row[:person], row[:verdict],

@@ -11,11 +11,20 @@ module Server
 
       # @param step [Wattomneum::Faults::Step]
       # @param circuits [Queries::UnitCircuits, nil] of a unit that has an isolator
-      def self.call(step, circuits)
+      # @param assessment [Wattomneum::Faults::Assessment]
+      def self.call(step, circuits, assessment)
         cautions = step.cautions
         cautions += past_isolator(circuits) if circuits && cautions.any? { |one| ISOLATING.include?(one.id) }
-        step.to_h.merge(element_label: step.element && Wattomneum::Systems::Places.element(step.element).label, cautions: cautions.map(&:to_h))
+        step.to_h.except(:risks).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h),
+                                       probe: step.probe && ProbeCard.call(step.probe, assessment))
       end
+
+      def self.label(step, assessment)
+        return assessment.machine.repair_units.fetch(step.unit).label if step.unit
+
+        step.element && Wattomneum::Systems::Places.element(step.element).label
+      end
+      private_class_method :label
 
       def self.past_isolator(circuits)
         live = circuits.live_past_isolator

@@ -24,10 +24,15 @@ module Server
 
       def self.conditions(test, system)
         required = test.required_conditions(system)
-        [*test.asked_conditions(system), *('meter_proved' if test.zero_convicts?)].map do |key|
-          { key: key, label: DEFINITIONS[key]['label'], help: DEFINITIONS[key]['help'], kind: DEFINITIONS[key]['kind'],
-            words: DEFINITIONS[key].fetch('words', []), unit: DEFINITIONS[key]['unit'], required: required.include?(key) }
-        end
+        keys = [*test.asked_conditions(system), *('meter_proved' if test.zero_convicts?)]
+        keys.map { |key| condition(key, required: required.include?(key)) }
+      end
+
+      # @param key [String] of a condition
+      # @param required [Boolean]
+      def self.condition(key, required:)
+        { key: key, label: DEFINITIONS[key]['label'], help: DEFINITIONS[key]['help'], kind: DEFINITIONS[key]['kind'],
+          words: DEFINITIONS[key].fetch('words', []), unit: DEFINITIONS[key]['unit'], required: required }
       end
       private_class_method :label_of, :conditions
     end

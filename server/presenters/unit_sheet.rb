@@ -98,7 +98,7 @@ module Server
 
       def temporary
         @record.temporary_repairs.map do |repair|
-          { job_id: repair.job_id, element_label: Wattomneum::Systems::Places.element(repair.element).label,
+          { job_id: repair.job_id, element_label: repair.part_label,
             temporary_until: repair.temporary_until.iso8601, reason: repair.temporary_reason }
         end
       end
@@ -121,7 +121,7 @@ module Server
 
       def repair_entries
         @record.recent_repairs.map do |row|
-          label = Wattomneum::Systems::Places.element(row.element).label
+          label = row.part_label
           entry('repair', row.made_at, "#{label} #{row.action}, #{row.cause.tr('_', ' ')}", row.job_id)
         end
       end

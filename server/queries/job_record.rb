@@ -5,8 +5,8 @@ module Server
   module Queries
     # Everything that belongs to one job, read once, and what core makes of it.
     #
-    # SQL: one select by job_id each for reading (with battery), withdrawal, judgement, repair, disturbance, condemnation,
-    # attempt, job_event; unit with yard; fittings at the time the job ended or now; names of the people in it.
+    # SQL: one select by job_id each for reading (with battery and places), what was opened, withdrawal, judgement, repair, disturbance,
+    # condemnation, attempt, job_event, job_symptom, job_sheet; unit with yard; fittings at the time the job ended or now; names of the people in it.
     class JobRecord
       attr_reader :job
 
@@ -34,8 +34,19 @@ module Server
 
       # @return [Array<Models::Reading>] all, superseded and withdrawn ones too, in the order they were taken
       def readings
-        @readings ||= Models::Reading.where(job_id: job.id).eager(:battery).order(:taken_at, :received_at).all
+        @readings ||= Models::Reading.where(job_id: job.id).eager(:battery, :from_place, :to_place).order(:taken_at, :received_at).all
       end
+
+      # @return [Hash{String => Array<String>}] UUIDs of what was unplugged, by reading id
+      def opened
+        @opened ||= DB[:opened_at_reading].where(reading_id: readings.select(&:between_points?).map(&:id)).select_hash_groups(:reading_id, :item_uuid)
+      end
+
+      # @return [JobCircuit] the unit's circuit by the sheets that this job holds
+      def circuit = @circuit ||= JobCircuit.new(job.id, unit.core_system(batteries.transform_values(&:to_core)))
+
+      # @return [Wattomneum::Jobs::Symptom]
+      def symptom = @symptom ||= job.symptom.to_core(circuit)
 
       # @return [Hash{String => Models::Withdrawal}] by reading id
       def withdrawals
@@ -69,15 +80,29 @@ module Server
       end
 
       # @return [Wattomneum::Faults::Assessment]
-      def assessment
-        @assessment ||= Wattomneum::Faults::Assessment.new(
-          system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.map(&:to_core),
-          repairs: repairs.map(&:to_core), family: job.family,
-          limits: rules.limits, schools: rules.schools, disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+      def assessment = @assessment ||= assess(needs_circuit? ? circuit.machine : nil)
+
+      # @return [Wattomneum::Faults::Assessment] with the unit's circuit, whatever the job is about
+      def assessment_on_circuit = assess(circuit.machine)
+
+      private
+
+      def assess(machine)
+        Wattomneum::Faults::Assessment.new(
+          system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.reject(&:between_points?).map(&:to_core),
+          points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
+          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
         )
       end
 
-      private
+      # The circuit is put together for the jobs that have to do with it.
+      def needs_circuit?
+        symptom.along_paths? || readings.any?(&:between_points?) || repairs.any?(&:repair_unit)
+      end
+
+      def points
+        standing.select(&:between_points?).map { |row| row.to_point(circuit.machine && circuit, opened: opened.fetch(row.id, [])) }
+      end
 
       def rules = @rules ||= FleetRules.new
       def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))

@@ -31,6 +31,10 @@ module Server
       # @raise [Wattomneum::RefusedError] if they do not go together
       def whole = @whole ||= Machines.whole(readable, system)
 
+      # @return [Array<Wattomneum::Circuits::Complaints::Thing>] what of its circuit a complaint can be about
+      # @raise [Wattomneum::RefusedError] if its sheets do not go together
+      def complaints = Wattomneum::Circuits::Complaints.new(whole.machine).all
+
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
       def conflicts
         @conflicts ||= Wattomneum::Circuits::Questions::Conflicts.find(readable.map { |one| machine(one).sheet }, differences: differences)

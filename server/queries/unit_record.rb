@@ -27,19 +27,19 @@ module Server
 
       # The last standing reading of each test and position, from any job.
       #
-      # SQL: select distinct on (test_key, position) * from reading where unit_id = ? and <standing>
+      # SQL: select distinct on (test_key, position) * from reading where unit_id = ? and test_key is not null and <standing>
       #      order by test_key, position, taken_at desc
       #
       # @return [Array<Models::Reading>]
       def last_readings
-        @last_readings ||= Models::Reading.standing.where(unit_id: unit.id).distinct(:test_key, :position)
+        @last_readings ||= Models::Reading.standing.where(unit_id: unit.id).exclude(test_key: nil).distinct(:test_key, :position)
                                           .order(:test_key, :position, Sequel.desc(:taken_at)).eager(:battery).all
       end
 
       # @return [Array<Models::Reading>] the newest ones, newest first
       def recent_readings
         @recent_readings ||= Models::Reading.standing.where(unit_id: unit.id).order(Sequel.desc(:taken_at))
-                                            .limit(TIMELINE_MOST).eager(:battery).all
+                                            .limit(TIMELINE_MOST).eager(:battery, :from_place, :to_place).all
       end
 
       def recent_repairs

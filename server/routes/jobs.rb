@@ -20,6 +20,17 @@ module Server
         polled(bench(job))
       end
 
+      get '/api/jobs/:id/points' do
+        allow!(:read)
+        polled(Presenters::JobPoints.call(circuit_of(job)))
+      end
+
+      get '/api/jobs/:id/expectation' do
+        allow!(:read)
+        found = Models::PointQuestion.new(Queries::JobRecord.new(job), Contracts.check(Contracts::PointQuestion.new, asked))
+        json(Presenters::ProbeCard.call(found.probe, found.assessment))
+      end
+
       patch '/api/jobs/:id' do
         allow!(:work_on_job)
         once(200, :bench) { held.edit(contract!(Contracts::JobEdit)) }
@@ -58,6 +69,14 @@ module Server
       end
 
       private
+
+      def circuit_of(job) = Queries::JobRecord.new(job).circuit.machine!
+
+      # Query strings have text only; what is opened is listed with commas.
+      def asked
+        given = params.slice('by', 'from', 'to', 'situation')
+        given.merge('opened' => params['opened'].to_s.split(',').map(&:strip).reject(&:empty?))
+      end
 
       def job = find!(Models::Job.dataset, id_param, 'job')
       def held = hold!(Models::Job.dataset, id_param, 'job')

@@ -9,6 +9,11 @@ module Server
         json(list)
       end
 
+      get '/api/units/:id/complaints' do
+        allow!(:read)
+        json(Presenters::Complaints.call(Queries::Machines.within_budget { Queries::UnitCircuits.new(unit.id).complaints }))
+      end
+
       post '/api/units/:id/circuits' do
         allow!(:edit_circuits)
         once(201, :list) do

@@ -25,4 +25,31 @@ RSpec.describe 'From a complaint to a proved repair' do
       end
     end
   end
+
+  fault = Wattomneum::Practice::Fault
+  # What is silent or cold, what makes it so, and what is mended.
+  circuits = {
+    'a missing ground at the coil of the pump relay' =>
+      ['M2', fault.open('G8 wire 8@fuel_pump'), 'Ring of wire 8 on G8, Relay coil ground under the fuse box'],
+    'a pump wire on a few strands' => ['M2', fault.new(item: 'wire 10@fuel_pump', adds_ohm: 5.0), 'Wire 10 green/red 4 mm2'],
+    'a heater without its ground' => ['U3', fault.open('wire 9@heater'), 'Wire 9 brown 4 mm2'],
+    'a blower behind a splice that let go' => ['M3', fault.open('SP6 wire 6@heater'), 'Strand of wire 6 on SP6, Feed splice on the rail']
+  }
+
+  circuits.each do |words, (part, hidden_fault, mended)|
+    it "finds #{words} on T-03, by readings at its pins", type: :http do
+      unit = hidden('T-03', hidden_fault, seed: 3)
+      open_job_on('T-03', 'Does nothing', part: part, situation: 'key_on')
+      kinds = work_to_the_end(unit)
+      expect(kinds.last(2)).to eq(%w[put_back close])
+      expect([proved, unit.sound?]).to eq([[mended], true])
+    end
+  end
+
+  it 'finds the missing ground of the pump relay in the browser', type: :system do
+    unit = hidden('T-03', fault.open('G8 wire 8@fuel_pump'), seed: 5)
+    open_job_on('T-03', 'No pump to be heard', thing: 'Fuel pump (M2)')
+    expect(work_to_the_end(unit)).to include('repair', 'prove', 'close')
+    expect([proved, unit.sound?]).to eq([['Ring of wire 8 on G8, Relay coil ground under the fuse box'], true])
+  end
 end

@@ -16,19 +16,24 @@ module HttpBench
   # The job as the last reply gave it.
   attr_reader :bench
 
-  def open_job_on(number, complaint)
+  # @param about [Hash] the symptom, where it is not starting: part, situation
+  def open_job_on(number, complaint, **about)
     unit = Server::Models::Unit.first(number: number)
-    act('/api/jobs', id: SecureRandom.uuid, unit_id: unit.id, complaint: complaint, family: 'starting')
+    symptom = about.empty? ? { work: 'starting' } : { work: 'auxiliary_load', **about }
+    act('/api/jobs', id: SecureRandom.uuid, unit_id: unit.id, complaint: complaint, symptom: symptom)
     expect(status).to eq(201)
   end
 
   def next_step
     step = bench['next_step']
-    { kind: step['kind'], test: step['test_key'], position: step['position'], element: step['element'] }.compact
+    { kind: step['kind'], test: step['test_key'], position: step['position'], element: step['element'], unit: step['unit'],
+      probe: step['probe'] && probe_of(step['probe']) }.compact
   end
 
   # What is odd here is asked about once: "as I typed it".
   def take_reading(step, unit)
+    return send_points(step[:probe], unit.measure(step[:probe])) if step[:probe]
+
     measured = unit.measure(step[:test], position: step[:position])
     send_reading(step, measured)
     send_reading(step, measured, 'value_confirmed' => 'yes') if status == 422 && error.key?('question')
@@ -38,7 +43,7 @@ module HttpBench
   def record_repair(step)
     before = bench['readings'].reverse.find { |reading| reading['fate'].nil? && reading.dig('judged', 'verdict') == 'act' }
     act("/api/jobs/#{bench['id']}/repairs",
-        id: SecureRandom.uuid, element: step[:element], position: step[:position], minutes: 25, temporary: false,
+        id: SecureRandom.uuid, element: step[:element], unit: step[:unit], position: step[:position], minutes: 25, temporary: false,
         cause: 'corrosion', action: step[:kind] == 'condemn' ? 'replaced' : 'cleaned',
         failing_reading_id: bench['next_step']['failing_reading_id'] || before&.fetch('id'), disturbed: ['Negative lead off the battery'])
     expect(status).to eq(201)
@@ -65,6 +70,17 @@ module HttpBench
   def act(path, **body)
     reply = write(:post, path, body)
     @bench = reply if reply.key?('next_step')
+  end
+
+  def probe_of(card)
+    { by: card['by'], from: card['from']['node'], to: card['to']['node'], situation: card['situation'], opened: card['opened'] }
+  end
+
+  def send_points(probe, measured)
+    body = { id: SecureRandom.uuid, probe: probe, **entered(measured) }
+    act("/api/jobs/#{bench['id']}/readings", **body)
+    act("/api/jobs/#{bench['id']}/readings", **body, conditions: { value_confirmed: 'yes' }) if status == 422 && error.key?('question')
+    expect(status).to eq(201)
   end
 
   def send_reading(step, measured, **said)

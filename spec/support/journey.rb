@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative 'hidden_circuit'
+
 # Works on a job as its next step says, with readings from a unit that hides a fault; nothing is typed from an expected verdict.
 # Whoever includes it brings the hands: `next_step`, `take_reading`, `record_repair`, `put_everything_back` and `close_job`.
 module Journey
@@ -12,6 +14,11 @@ module Journey
     batteries = Server::Models::Fitting.current.where(unit_id: unit.id).eager(:battery).all.to_h { |one| [one.position, one.battery.to_core] }
     Wattomneum::Simulation::SimulatedUnit.new(system: unit.core_system(batteries), seed: seed, temperature_celsius: 8.0,
                                               faults: [Hidden.new(element: element, kind: kind, amount: amount, position: position)])
+  end
+
+  # @return [HiddenCircuit] the unit's own circuit with faults in it
+  def hidden(number, *faults, seed: 1)
+    HiddenCircuit.new(Server::Queries::UnitCircuits.new(Server::Models::Unit.first(number: number).id).whole.machine, faults, seed)
   end
 
   # @return [Array<String>] kinds of the steps taken, in order
@@ -32,7 +39,7 @@ module Journey
     case step[:kind]
     when 'repair', 'condemn'
       record_repair(step)
-      unit.mend(step[:element], step[:position])
+      unit.mend(step[:element] || step[:unit], step[:position])
     when 'put_back' then put_everything_back
     when 'close' then close_job
     else

@@ -57,9 +57,9 @@ class WriteRequests
     reading = MODELS::Reading.where(job_id: MODELS::Job.where(state: 'open').select(:id)).first
     value = { value_text: '12,6', unit: 'V', state: 'rest', instrument: 'multimeter', taken_at: Time.now.utc.iso8601,
               conditions: { value_confirmed: 'yes', battery_temperature_celsius: '12' }, acknowledged: [] }
-    [write('post', '/api/jobs', { id: uuid, unit_id: @unit.id, family: 'starting', complaint: 'Clicks', seen: 'x', lamps: ['lamps die'],
+    [write('post', '/api/jobs', { id: uuid, unit_id: @unit.id, symptom: { work: 'starting' }, complaint: 'Clicks', seen: 'x', lamps: ['lamps die'],
                                   attempts: [{ what: 'battery', by_whom: 'driver', result: 'same', fitted_without_diagnosis: true }] }),
-     write('patch', '/api/jobs/{id}', { lock_version: @job.lock_version, complaint: 'Clicks', family: 'starting', seen: '' }, id: @job.id),
+     write('patch', '/api/jobs/{id}', { lock_version: @job.lock_version, complaint: 'Clicks', symptom: { work: 'starting' }, seen: '' }, id: @job.id),
      write('post', '/api/jobs/{id}/attempts', { what: 'battery', by_whom: 'driver' }, id: @job.id),
      write('post', '/api/jobs/{id}/readings', { id: uuid, test_key: 'posts_rest', position: nil, **value }, id: @job.id),
      write('post', '/api/readings/{id}/correction', { id: uuid, reason: 'misread', **value }, id: reading.id),

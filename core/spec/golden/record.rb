@@ -53,7 +53,7 @@ class GoldenRecorder
 
     fault = element && Wattomneum::Simulation::Fault.new(element: element, kind: kind, amount: amount, position: position)
     unit = Wattomneum::Simulation::SimulatedUnit.new(system: system, faults: [fault].compact, seed: seed, temperature_celsius: CELSIUS[seed % 3])
-    technician = Wattomneum::Simulation::Technician.new(unit, family: family)
+    technician = Wattomneum::Simulation::Technician.new(unit, symptom: Wattomneum::Jobs::Symptom.of(family))
     technician.work
     worked = technician.events.size
     take_the_rest(technician, unit) if (seed % 3).zero?
@@ -82,7 +82,7 @@ class GoldenRecorder
     repairs = []
     technician.events.each_with_index.map do |event, index|
       event.repair ? repairs << event.repair : readings << event.reading
-      assessment = Wattomneum::Faults::Assessment.new(system: system, readings: readings.dup, repairs: repairs.dup, family: family)
+      assessment = Wattomneum::Faults::Assessment.new(system: system, readings: readings.dup, repairs: repairs.dup, symptom: Wattomneum::Jobs::Symptom.of(family))
       following = index < worked ? word(GoldenJobs.step(assessment.next_step)) : nil
       event.repair ? mended(event.repair, readings, following) : read(event.reading, assessment, following)
     end

@@ -28,7 +28,7 @@ class Replay
   private
 
   def assessment
-    Wattomneum::Faults::Assessment.new(system: @system, readings: @readings.dup, repairs: @repairs.dup, family: @job.family)
+    Wattomneum::Faults::Assessment.new(system: @system, readings: @readings.dup, repairs: @repairs.dup, symptom: Wattomneum::Jobs::Symptom.of(@job.family))
   end
 
   def mend(row, index)

@@ -55,7 +55,7 @@ RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
   end
 
   it 'lets one of two edits win, and shows the other both versions' do
-    edit = ['PATCH', "/api/jobs/#{job.id}", { lock_version: job.lock_version, complaint: 'x', family: 'starting', seen: '' }]
+    edit = ['PATCH', "/api/jobs/#{job.id}", { lock_version: job.lock_version, complaint: 'x', symptom: { work: 'starting' }, seen: '' }]
     replies = at_once(*%w[one other].map { |words| [*edit.first(2), edit.last.merge(complaint: words)] })
     expect(replies.map(&:first).sort).to eq([200, 409])
   end
@@ -69,7 +69,7 @@ RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
 
   it 'does not retire a unit while a job is opened on it' do
     models::Job.where(unit_id: unit.id).update(state: 'cancelled')
-    opened, retired = at_once(['POST', '/api/jobs', { id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'x' }],
+    opened, retired = at_once(['POST', '/api/jobs', { id: SecureRandom.uuid, unit_id: unit.id, symptom: { work: 'starting' }, complaint: 'x' }],
                               ['POST', "/api/units/#{unit.id}/retire", {}])
     expect([opened.first, retired.first]).to eq([201, 422]).or eq([422, 200])
   end

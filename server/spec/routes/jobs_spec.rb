@@ -96,8 +96,10 @@ RSpec.describe Server::Routes::Jobs do
     account = Server::Models::Account.first
     times = Array.new(Server::Models::Job::PAGE + 5) { |index| Time.now.utc + 3600 - (index / 3) } # newer than whatever else was closed
     ids = times.map do |time|
-      Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'x', opened_by_id: account.id,
-                                 state: 'closed', ended_at: time, opened_at: time).id
+      job = Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, complaint: 'x', opened_by_id: account.id,
+                                       state: 'closed', ended_at: time, opened_at: time)
+      Server::Models::JobSymptom.create(job_id: job.id, work: 'starting', situation: 'cranking')
+      job.id
     end
     first = read('/api/jobs?state=closed')
     second = read("/api/jobs?state=closed&before=#{first['next']}")
@@ -126,7 +128,7 @@ RSpec.describe Server::Routes::Jobs do
   it 'leaves the intake of an ended job as it is, and what has ended ended' do
     job = open_job
     write(:post, "/api/jobs/#{job['id']}/cancel", { lock_version: 0, reason: 'wrong unit' })
-    edit = { lock_version: 1, complaint: 'x', family: 'starting', seen: '' }
+    edit = { lock_version: 1, complaint: 'x', symptom: { work: 'starting' }, seen: '' }
     [[:patch, '', edit], [:post, '/close', { lock_version: 1 }], [:post, '/cancel', { lock_version: 1, reason: 'x' }],
      [:post, '/park', { lock_version: 1, reason: 'x' }]].each do |verb, rest, body|
       write(verb, "/api/jobs/#{job['id']}#{rest}", body)
@@ -136,7 +138,7 @@ RSpec.describe Server::Routes::Jobs do
 
   it 'changes the intake against its version' do
     id = open_job['id']
-    bench = write(:patch, "/api/jobs/#{id}", { lock_version: 0, complaint: 'No charge', family: 'charging', seen: '' })
+    bench = write(:patch, "/api/jobs/#{id}", { lock_version: 0, complaint: 'No charge', symptom: { work: 'charging' }, seen: '' })
     expect(bench['next_step']['test_key']).to eq('charge_lamp_key_on')
     bench = write(:post, "/api/jobs/#{id}/attempts", { what: 'New belt' })
     expect(bench['attempts'].size).to eq(1)

@@ -25,7 +25,7 @@ module Rows
   end
 
   def job_fields(unit, **changes)
-    { id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'Just clicks', **changes }
+    { id: SecureRandom.uuid, unit_id: unit.id, symptom: { work: 'starting' }, complaint: 'Just clicks', **changes }
   end
 
   def open_job(unit = a_unit, **changes) = write(:post, '/api/jobs', job_fields(unit, **changes))

@@ -42,6 +42,10 @@ module Wattomneum
         freeze
       end
 
+      # @param uuid [String] of a component or wire on any of its sheets
+      # @return [String] of the one thing that it is here
+      def now(uuid) = @drawing.one_and_the_same.fetch(uuid, uuid)
+
       private
 
       def build(title)

@@ -7,20 +7,21 @@ module Wattomneum
       # Something that can be opened: a wire, or a component as a whole or in one of its parts.
       #   key: "wire 101", "F3", "X1 pin 4"; branches: indices; whole: false for one contact, pin or ring of a component
       Item = Struct.new(:key, :uuid, :kind, :label, :zone, :branches, :whole, keyword_init: true)
-      # A branch with what it belongs to; part is nil for a wire.
-      Owned = Struct.new(:branch, :part, :wire, keyword_init: true)
+      # A branch with what it belongs to; part is nil for a wire. ring_of: the wire whose ring, lug or clamp it is, on its part.
+      Owned = Struct.new(:branch, :part, :wire, :ring_of, keyword_init: true)
 
       attr_reader :sheet, :network, :owned, :relays, :fuses
 
       # @param sheet [Sheet]
+      # @param ohms [Hash{Integer => Float}] branches that have another resistance than the sheet gives
       # @raise [OverBudgetError] if it is larger than Budgets allows
-      def initialize(sheet)
+      def initialize(sheet, ohms: {})
         @sheet = sheet
         @nodes = { sheet.reference => 0 }
         @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
         sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }
         check_budgets
-        branches = @owned.map { |one| network_branch(one.branch) }
+        branches = @owned.each_with_index.map { |one, index| network_branch(one.branch, ohms[index]) }
         @network = Solving::Network.new(@nodes.size, branches)
         @names = @nodes.keys.freeze
         group_branches
@@ -55,6 +56,13 @@ module Wattomneum
       # @return [Array<Watch>] loads, signals and supplies whose working shows
       def watches = @items[:watches] ||= sheet.parts.flat_map(&:watches).freeze
 
+      # @param node [String] any pin of a component
+      # @return [Watch, nil] by which one sees whether that component works
+      def watch_of(node)
+        id = node.split(':', 2).first
+        watches.find { |watch| watch.key == id && !watch.signal? }
+      end
+
       # @param watch [Watch]
       # @return [Integer, nil] the branch that does the work: a load's own, a relay's coil; nil for a signal, which only reads
       def element(watch)
@@ -68,7 +76,7 @@ module Wattomneum
       # @return [Boolean] true for a path without load: wires, closed contacts, fuses, connectors, joints
       def conductor?(index)
         one = owned[index]
-        one.part.nil? || one.part.conductor? || CONTACTS.include?(one.branch.gate) || path_inside?(one.branch)
+        one.part.nil? || one.part.conductor? || path_inside?(one) || (CONTACTS.include?(one.branch.gate) && !one.part.is_a?(Parts::Load))
       end
 
       # @param index [Integer]
@@ -92,18 +100,21 @@ module Wattomneum
       LOW_OHM = 0.5
       private_constant :CONTACTS, :LOW_OHM
 
-      # Inside a control unit its supply and ground pins, and a driver that is on, are ways for current.
-      def path_inside?(branch) = branch.volt.zero? && branch.ohm <= LOW_OHM
+      # Lugs and clamps, and inside a control unit its supply and ground pins and a driver that is on, are ways for current; a starter of a
+      # few milliohms is not.
+      def path_inside?(one)
+        one.ring_of || (one.part.is_a?(Parts::ControlUnit) && one.branch.volt.zero? && one.branch.ohm <= LOW_OHM)
+      end
 
       def index(name) = @nodes[name] ||= @nodes.size
 
-      def network_branch(branch)
-        Solving::Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: branch.ohm, volt: branch.volt)
+      def network_branch(branch, ohm)
+        Solving::Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: ohm || branch.ohm, volt: branch.volt)
       end
 
       def of_part(part) = part.branches.map { |branch| Owned.new(branch: branch, part: part) }
 
-      # A wire ends in a ring of its own where it joins others.
+      # A wire ends in a ring of its own where it joins others, in a clamp on a post, in a lug on a stud.
       def of_wire(wire)
         ends = [wire.from, wire.to].map { |name| wire_end(wire, name) }
         rings = ends.filter_map(&:last)
@@ -114,9 +125,8 @@ module Wattomneum
       def wire_end(wire, name)
         id, pin = name.split(':', 2)
         part = sheet.part(id)
-        return [name, nil] unless part&.joint? && pin == Parts::Joint::MIDDLE
-
-        [part.node(wire.number), Owned.new(branch: part.ring(wire), part: part)]
+        ring = part&.ring(wire, pin)
+        ring ? [ring.from, Owned.new(branch: ring, part: part, ring_of: wire)] : [name, nil]
       end
 
       def group_branches
@@ -132,18 +142,16 @@ module Wattomneum
                  branches: [@by_wire.fetch(wire.uuid)], whole: true)
       end
 
-      def wire_words(wire) = ["wire #{wire.number}", wire.colour, wire.size].compact.join(' ')
+      def wire_words(wire) = ["wire #{wire.drawn_number}", wire.colour, wire.size].compact.join(' ')
 
       def part_items(part)
-        indices = @by_part[part.id] || []
-        return [] if indices.empty?
-
-        whole = part_item(part, part.id, part.label, indices, whole: true)
+        lugs, indices = (@by_part[part.id] || []).partition { |index| @owned[index].ring_of && !part.joint? }
         named = indices.select { |index| @owned[index].branch.name }
-        return [whole] if named.size < 2
-
-        [whole, *named.map { |index| part_item(part, "#{part.id} #{@owned[index].branch.name}", describe(index), [index], whole: false) }]
+        whole = indices.empty? ? [] : [part_item(part, part.id, part.label, indices, whole: true)]
+        whole + ((named.size < 2 ? [] : named) + lugs).map { |index| named_item(part, index) }
       end
+
+      def named_item(part, index) = part_item(part, "#{part.id} #{@owned[index].branch.name}", describe(index), [index], whole: false)
 
       def part_item(part, key, label, indices, whole:)
         Item.new(key: key, uuid: part.uuid, kind: part.kind, label: label, zone: part.zone, branches: indices, whole: whole)

@@ -11,6 +11,7 @@ module Wattomneum
       def initialize(sheet)
         @sheet = sheet
         @loop_places = {}
+        @paths = {}
       end
 
       # @return [Circuit]
@@ -44,10 +45,22 @@ module Wattomneum
       # @return [Array<Solving::Shorts::Short>]
       def shorts = @shorts ||= Solving::Shorts.find(settled)
 
+      # @return [Questions::SoundReading] what an instrument shows between two of its points
+      def sound_reading = @sound_reading ||= Questions::SoundReading.new(self)
+
+      # @return [Consumers] what works when it has its volts
+      def consumers = @consumers ||= Consumers.new(self)
+
       # @param key_state [String]
       # @return [Questions::PathFinder]
       # @raise [UnknownKeyError] if the sheet has no such key state
-      def paths(key_state) = Questions::PathFinder.new(circuit, settled.fetch(key_state))
+      def paths(key_state) = @paths[key_state] ||= Questions::PathFinder.new(circuit, settled.fetch(key_state))
+
+      # @return [Points] where a probe can go
+      def points = @points ||= Points.new(circuit)
+
+      # @return [RepairUnits] what is mended as one
+      def repair_units = @repair_units ||= RepairUnits.new(circuit)
 
       # @return [Questions::PinReading]
       def pin_reading = @pin_reading ||= Questions::PinReading.new(settled)

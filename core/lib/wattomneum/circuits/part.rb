@@ -66,9 +66,30 @@ module Wattomneum
       # @return [Array<Watch>] what one can see working or read on it
       def watches = []
 
+      # What a wire ends in on one of its pins: a ring on a stud, a clamp on a post. Each can be bad and the next one not.
+      #
+      # @param wire [Wire]
+      # @param pin [String]
+      # @return [PartBranch, nil] nil where the wire ends in the pin itself, as in a plug
+      def ring(wire, pin) = stud?(pin) ? lug(wire, pin) : nil
+
+      # @param pin [String]
+      # @return [Boolean] whether cables end on it in lugs under a nut
+      def stud?(_pin) = false
+
+      # @return [String] ring, lug or clamp
+      def ring_word = 'lug'
+
+      # A crimped lug under a tight nut (common practice).
+      LUG_OHM = 0.00001
+
       private
 
       attr_reader :system_volt
+
+      def lug(wire, pin)
+        PartBranch.new(from: node("#{pin} #{ring_word} #{wire.number}"), to: node(pin), ohm: LUG_OHM, name: "#{ring_word} of wire #{wire.number}")
+      end
 
       def squeezed(name) = name.delete('/ ').downcase
 

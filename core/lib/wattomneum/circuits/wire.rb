@@ -22,6 +22,9 @@ module Wattomneum
         freeze
       end
 
+      # @return [String] as it was drawn, where another sheet of the unit has one of that number too
+      def drawn_number = number.split('@').first
+
       # Where neither size nor length is known: 1 m of 1.5 mm2.
       UNKNOWN_OHM = 0.0127
 

@@ -13,7 +13,7 @@ module Wattomneum
       WEIGHTS = %w[proof support hint none].freeze
 
       ATTRIBUTES = %i[reading_id verdict would_be validity weight summary reasons arithmetic limits rules_in rules_out
-                      convicts clears instead traps school figures].freeze
+                      convicts clears instead traps school figures code].freeze
       attr_reader(*ATTRIBUTES)
 
       # @param verdict [String] one of VERDICTS
@@ -30,10 +30,11 @@ module Wattomneum
       # @param instead [String, nil] what to do instead, when the reading can not be used
       # @param traps [Array<String>] ways in which this reading misleads
       # @param figures [Hash{Symbol => Float}] named results with units in their names
+      # @param code [String, nil] of its finding, a key of core/data/findings.yml
       # @param would_be [String, nil] the verdict it would have been, had the conditions held
       def initialize(reading_id:, verdict:, summary:, validity: 'valid', weight: 'support', reasons: [], arithmetic: [],
                      limits: [], rules_in: [], rules_out: [], convicts: [], clears: [], instead: nil, traps: [],
-                     school: nil, figures: {}, would_be: nil)
+                     school: nil, figures: {}, would_be: nil, code: nil)
         ATTRIBUTES.each { |name| instance_variable_set(:"@#{name}", binding.local_variable_get(name)) }
         freeze
       end

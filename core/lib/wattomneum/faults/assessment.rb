@@ -5,21 +5,25 @@ module Wattomneum
   module Faults
     # Everything that a job's readings say together: each judged, in the light of the others.
     class Assessment
-      attr_reader :system, :readings, :repairs, :family, :disturbed_count, :limits, :schools
+      attr_reader :system, :readings, :points, :repairs, :symptom, :machine, :disturbed_count, :limits, :schools
 
       # @param system [Systems::ElectricalSystem]
-      # @param readings [Array<Readings::Reading>] all that stand
+      # @param readings [Array<Readings::Reading>] of tests of the catalogue, all that stand
+      # @param points [Array<Readings::PointReading>] between two points of the circuit, all that stand
+      # @param machine [Circuits::Machine, nil] the unit's circuit; nil where its sheets do not go together
       # @param repairs [Array<Jobs::Repair>] in the order they were made
-      # @param family [String] starting or charging: what the complaint is about
+      # @param symptom [Jobs::Symptom] what the complaint is about
       # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
       # @param limits [Limits::Table]
       # @param schools [Schools::Choices]
-      def initialize(system:, readings:, repairs: [], family: 'starting', disturbed_count: 0,
+      def initialize(system:, readings:, points: [], machine: nil, repairs: [], symptom: Jobs::Symptom.of('starting'), disturbed_count: 0,
                      limits: Limits::Table.shipped, schools: Schools::Choices.shipped)
         @system = system
         @readings = readings.sort_by(&:taken_at)
+        @points = points
+        @machine = machine
         @repairs = repairs
-        @family = family
+        @symptom = symptom
         @disturbed_count = disturbed_count
         @limits = limits
         @schools = schools
@@ -30,9 +34,17 @@ module Wattomneum
         @circumstances ||= Evidence::Circumstances.new(system: system, readings: readings, limits: limits)
       end
 
-      # @return [Hash{String => Evidence::Judgement}] by reading id
+      # @return [Paths::Case, nil] what the readings between two points say; nil without a circuit
+      def paths
+        return if machine.nil?
+
+        @paths ||= Paths::Case.new(machine: machine, readings: points, tests: circumstances, symptom: symptom, repairs: repairs,
+                                   disturbed_count: disturbed_count)
+      end
+
+      # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points
       def judgements
-        @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Judging.call(reading, circumstances)] }
+        @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Judging.call(reading, circumstances)] }.merge(point_judgements)
       end
 
       # @return [Integer] how many repairs have been made: readings from now on belong to this round
@@ -73,15 +85,17 @@ module Wattomneum
       # @return [Array<ProofLadder>]
       def ladders
         @ladders ||= [StarterLadder.new(self), AlternatorLadder.new(self),
-                      *system.positions.map { |position| BatteryLadder.new(self, position) }]
+                      *system.positions.map { |position| BatteryLadder.new(self, position) }, *paths&.ladders]
       end
 
       # @return [Step]
-      def next_step = @next_step ||= NextStep.new(self).call
+      def next_step = @next_step ||= symptom.along_paths? ? step_along_paths : NextStep.new(self).call
 
-      # @return [Array<Jobs::Proof>] one for each repair
+      # @return [Array<Jobs::Proof, Paths::Proof>] one for each repair
       def proofs
-        @proofs ||= repairs.each_with_index.map { |repair, index| Jobs::Proof.new(repair, index + 1, self) }
+        @proofs ||= repairs.each_with_index.map do |repair, index|
+          (repair.unit && paths&.proofs&.fetch(index)) || Jobs::Proof.new(repair, index + 1, self)
+        end
       end
 
       # @return [Batteries::BankReview] the batteries against each other
@@ -94,6 +108,21 @@ module Wattomneum
       def missing_to_close = Jobs::CloseGate.missing(self)
 
       private
+
+      def point_judgements
+        return paths.judgements if paths
+
+        unproven = { verdict: 'unproven', validity: 'unstated', weight: 'none', summary: NO_CIRCUIT }
+        points.to_h { |reading| [reading.id, Evidence::Judgement.new(reading_id: reading.id, **unproven)] }
+      end
+
+      NO_CIRCUIT = "This unit's sheets do not go together to one circuit"
+      private_constant :NO_CIRCUIT
+
+      def step_along_paths
+        why = 'Its circuits say what is wrong with them: put that right first'
+        paths&.next_step || Step.new(kind: 'watch', minutes: 0, title: NO_CIRCUIT, why: why, risks: [])
+      end
 
       # A look at belt and posts, and an engine proved free, do not wear off with the next repair.
       LASTING = %w[connections_look belt_look engine_by_hand posts_rest].freeze

@@ -33,7 +33,7 @@ module Wattomneum
       def next_stretch
         open = stretches.reject { |test| @assessment.reading(test.key) }
         total = open.sum { |test| rate(test) }
-        open.max_by { |test| [entropy(rate(test) / total) / minutes(test), rate(test)] }
+        open.max_by { |test| [Numerics::Entropy.bits(rate(test) / total) / minutes(test), rate(test)] }
       end
 
       # @return [Float] volts of the whole drop that no measured stretch explains
@@ -50,11 +50,6 @@ module Wattomneum
       private
 
       def rate(test) = Systems::Places.element(test.element).base_rate.to_f
-
-      # Bits; none where the answer is known.
-      def entropy(share)
-        [share, 1 - share].select(&:positive?).sum { |one| -one * Math.log2(one) }
-      end
 
       def minutes(test)
         last = @assessment.readings.last&.test

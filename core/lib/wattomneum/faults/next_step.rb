@@ -19,7 +19,7 @@ module Wattomneum
 
       # @return [Step]
       def call
-        usable(prove || mend || (@assessment.repairs.any? && finish) || order_of_work) || nothing_found
+        usable(along_paths || prove || mend || (@assessment.repairs.any? && finish) || order_of_work) || nothing_found
       end
 
       private
@@ -27,7 +27,7 @@ module Wattomneum
       attr_reader :assessment, :system
 
       def behaviour = assessment.reading('cranking_behaviour')&.observation
-      def starting? = assessment.family == 'starting'
+      def starting? = assessment.symptom.work == 'starting'
       def cured? = starting? ? behaviour == 'normal' : charging_cured?
 
       def charging_cured?
@@ -37,7 +37,7 @@ module Wattomneum
       # What was read last and could not be used is not asked for again as it was: the step says what would make it count. Twice in
       # vain, and it goes on without it.
       def usable(step)
-        return step unless step && %w[measure prove repeat].include?(step.kind)
+        return step unless step&.test_key && %w[measure prove repeat].include?(step.kind)
 
         judgement = assessment.judgement(step.test_key, position: step.position)
         return step if judgement.nil? || (step.kind == 'prove' ? judgement.sound? : counts?(judgement))
@@ -52,10 +52,13 @@ module Wattomneum
         last.test_key == step.test_key && last.position == step.position
       end
 
+      # What somebody found between two points of his own choice is mended and proved like everything else.
+      def along_paths = assessment.points.any? || assessment.repairs.any?(&:unit) ? assessment.paths&.aside : nil
+
       # -- proving a repair
 
       def prove
-        proof = assessment.proofs.find { |one| UNPROVED.include?(one.state) && !proved_in_vain?(one.before) }
+        proof = assessment.proofs.find { |one| one.repair.unit.nil? && UNPROVED.include?(one.state) && !proved_in_vain?(one.before) }
         return if proof.nil?
 
         test = proof.before.test

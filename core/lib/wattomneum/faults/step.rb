@@ -3,7 +3,10 @@
 module Wattomneum
   module Faults
     # One thing to do. kind: measure, charge, condemn, repair, prove, repeat, put_back, close, or watch (nothing found)
-    Step = Struct.new(:kind, :title, :why, :test_key, :position, :element, :minutes, :failing_reading_id, keyword_init: true) do
+    #   test_key: of the catalogue, or probe: between two points of the circuit; element: of the catalogue, or unit: a repair unit of the
+    #   circuit; risks: ids of what can hurt somebody at a step on the circuit
+    Step = Struct.new(:kind, :title, :why, :test_key, :position, :element, :minutes, :failing_reading_id, :probe, :unit, :risks,
+                      keyword_init: true) do
       # What can hurt somebody at this step: by its test where something is read, by the part where a hand goes in.
       # @return [Array<Safety::Caution>]
       def cautions = Safety::Cautions.fetch_all(caution_ids)
@@ -11,6 +14,8 @@ module Wattomneum
       private
 
       def caution_ids
+        return risks if risks
+
         case kind
         when 'measure', 'prove', 'repeat' then Readings::Catalogue.fetch(test_key).cautions
         when 'condemn', 'repair' then Systems::Places.element(element).cautions

@@ -30,7 +30,7 @@ module Wattomneum
 
       # @param assessment [Faults::Assessment]
       # @return [Array<String>] keys of the tests in which the complaint has to be seen gone, in order, that are not sound yet
-      def self.unseen(assessment) = SEEN.fetch(assessment.family).keys.reject { |key| assessment.judgement(key)&.sound? }
+      def self.unseen(assessment) = SEEN.fetch(assessment.symptom.work, {}).keys.reject { |key| assessment.judgement(key)&.sound? }
 
       # The same in words.
       def self.whole_paths(assessment)
@@ -39,9 +39,11 @@ module Wattomneum
       private_class_method :whole_paths
 
       def self.complaint(assessment)
+        return assessment.paths.nil? ? [] : assessment.paths.owed if assessment.symptom.along_paths?
+
         unseen(assessment).map do |key|
           judgement = assessment.judgement(key)
-          next SEEN.fetch(assessment.family).fetch(key) if judgement.nil?
+          next SEEN.fetch(assessment.symptom.work).fetch(key) if judgement.nil?
           next "It still #{assessment.reading(key).spoken.downcase}: the complaint is not cured" if key == 'cranking_behaviour'
 
           "\"#{Readings::Catalogue.fetch(key).label}\" is not sound yet: #{judgement.summary}"

@@ -17,7 +17,7 @@ module Wattomneum
       # @return [Question, nil] nil when nothing is odd about the value
       def self.question(test:, value:, system:, unit: nil, text: nil)
         return thousand_question(test, value, text) if thousand_or_decimal?(test, text)
-        return prefix_question(test, value) if prefix_left_off?(test, value, unit)
+        return prefix_question(value) if prefix_left_off?(test.quantity, value, unit)
 
         range = test.plausible_range(system)
         return if range.nil? || range.cover?(value)
@@ -48,12 +48,19 @@ module Wattomneum
       private_class_method :thousand_or_decimal?, :thousand_question
 
       # 18 on the display of a meter that ranges by itself may be 18 ohm, 18 kohm or 18 Mohm.
-      def self.prefix_left_off?(test, value, unit)
-        test.quantity == 'resistance' && (unit.nil? || unit == 'ohm') && value.between?(PREFIXED_FROM_OHM, 999.9)
+      #
+      # @param quantity [String]
+      # @param value [Float] in the base unit
+      # @param unit [String, nil] symbol it was entered with
+      # @return [Boolean]
+      def self.prefix_left_off?(quantity, value, unit)
+        quantity == 'resistance' && (unit.nil? || unit == 'ohm') && value.between?(PREFIXED_FROM_OHM, 999.9)
       end
 
-      def self.prefix_question(test, value)
-        spoken = ->(number) { Reading.new(id: '', test_key: test.key, taken_at: 0, value: number).spoken }
+      # @param value [Float] in ohm
+      # @return [Question]
+      def self.prefix_question(value)
+        spoken = ->(number) { Quantities::Figure.ohm(number) }
         Question.new(text: "#{spoken.call(value)}: was there a k or an M on the display?",
                      options: [{ label: "#{spoken.call(value)}, as I typed it", value: nil }] +
                               [1e3, 1e6].map { |factor| { label: spoken.call(value * factor), value: value * factor } })
@@ -67,7 +74,7 @@ module Wattomneum
         "#{test.label.downcase} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
           "#{Quantities::Figure.trim(range.end, 2)} #{test.units.first}"
       end
-      private_class_method :why, :prefix_left_off?, :prefix_question
+      private_class_method :why
 
       def self.meant(value, range)
         candidates = [-value, value * 1000.0, value / 1000.0, value / 100.0, value / 10.0]

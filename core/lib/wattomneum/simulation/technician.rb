@@ -12,11 +12,11 @@ module Wattomneum
       attr_reader :events, :readings, :repairs
 
       # @param unit [SimulatedUnit]
-      # @param family [String]
+      # @param work [String] starting or charging
       # @param minute [Integer] counts up as the work goes on; readings carry it as taken_at
-      def initialize(unit, family: 'starting', minute: 0)
+      def initialize(unit, work: 'starting', minute: 0)
         @unit = unit
-        @family = family
+        @work = work
         @minute = minute
         @events = []
         @readings = []
@@ -37,7 +37,7 @@ module Wattomneum
 
       # @return [Faults::Assessment]
       def assessment
-        Faults::Assessment.new(system: @unit.system, readings: @readings, repairs: @repairs, family: @family)
+        Faults::Assessment.new(system: @unit.system, readings: @readings, repairs: @repairs, symptom: Jobs::Symptom.of(@work))
       end
 
       private

@@ -80,11 +80,12 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
     end
 
     it 'is complete when all that serves it is right and it does not charge' do
-      expect(ladder('alternator', [*served, reading('charging_fast_idle', 12.5)], family: 'charging')).to be_complete
+      expect(ladder('alternator', [*served, reading('charging_fast_idle', 12.5)], symptom: Wattomneum::Jobs::Symptom.of('charging'))).to be_complete
     end
 
     it 'has nothing to condemn when it charges' do
-      expect(rungs(ladder('alternator', [*served, reading('charging_fast_idle', 14.2)], family: 'charging'))['output']).to eq('failed')
+      charges = ladder('alternator', [*served, reading('charging_fast_idle', 14.2)], symptom: Wattomneum::Jobs::Symptom.of('charging'))
+      expect(rungs(charges)['output']).to eq('failed')
     end
 
     it 'asks for no sense feed where there is none' do

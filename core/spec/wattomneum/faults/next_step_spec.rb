@@ -159,14 +159,14 @@ RSpec.describe Wattomneum::Faults::NextStep do
   end
 
   it 'looks at lamp and belt first when it is about charging' do
-    expect(step([], family: 'charging').test_key).to eq('charge_lamp_key_on')
-    expect(step([reading('charge_lamp_key_on', 'lit')], family: 'charging').test_key).to eq('belt_look')
+    expect(step([], symptom: Wattomneum::Jobs::Symptom.of('charging')).test_key).to eq('charge_lamp_key_on')
+    expect(step([reading('charge_lamp_key_on', 'lit')], symptom: Wattomneum::Jobs::Symptom.of('charging')).test_key).to eq('belt_look')
   end
 
   it 'never mends on a hint' do
     readings = ground_work(behaviour: 'normal',
                            cranking_volt: 10.9) + [reading('charge_lamp_key_on', 'dark'), reading('belt_look', 'clean')]
-    expect(step(readings, family: 'charging').kind).to eq('measure')
+    expect(step(readings, symptom: Wattomneum::Jobs::Symptom.of('charging')).kind).to eq('measure')
   end
 
   it 'parks what it can not see fail instead of closing it' do

@@ -11,7 +11,7 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
   # Readings are the simulator's, meter errors and scatter of the batteries included.
   def run(system, faults, seed:, celsius:, family: 'starting')
     unit = Wattomneum::Simulation::SimulatedUnit.new(system: system, faults: faults, seed: seed, temperature_celsius: celsius)
-    technician = Wattomneum::Simulation::Technician.new(unit, family: family)
+    technician = Wattomneum::Simulation::Technician.new(unit, work: family)
     [technician.work, technician, unit]
   end
 

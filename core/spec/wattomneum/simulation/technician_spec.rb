@@ -8,7 +8,7 @@ RSpec.describe Wattomneum::Simulation::Technician do
 
   def work(system, hidden, seed:, family: 'starting', celsius: 12.0)
     unit = Wattomneum::Simulation::SimulatedUnit.new(system: system, faults: [hidden].compact, seed: seed, temperature_celsius: celsius)
-    technician = described_class.new(unit, family: family)
+    technician = described_class.new(unit, work: family)
     [technician.work, technician, unit]
   end
 

@@ -13,6 +13,12 @@ export function Intake({ job }: { job: JobBench }) {
           {job.opened_by}, {spokenTime(job.opened_at, job.unit.time_zone)}
         </span>
       </dd>
+      {job.symptom.along_paths && (
+        <>
+          <dt className="font-label text-quiet">About</dt>
+          <dd>{job.symptom.words}</dd>
+        </>
+      )}
       {seen && (
         <>
           <dt className="font-label text-quiet">Seen</dt>

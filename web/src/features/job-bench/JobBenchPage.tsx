@@ -1,19 +1,23 @@
-import { useQuery } from '@tanstack/react-query'
-import { useCallback } from 'react'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import type { JobBench } from '../../shared/api/types'
+import type { JobBench, Reading } from '../../shared/api/types'
 import { LoopDrawing } from '../../shared/loop/LoopDrawing'
 import { useMay } from '../../shared/session/session'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
 import { useKey } from '../../shared/keys/useKey'
-import { bench } from '../../shared/api/jobs'
+import { bench, expectation, type Probe } from '../../shared/api/jobs'
 import { Disturbed } from './Disturbed'
 import { EndJob } from './EndJob'
 import { Evidence } from './Evidence'
 import { Intake } from './Intake'
 import { Ladders } from './Ladders'
+import { MeasureElse } from './MeasureElse'
 import { NextCard } from './NextCard'
+import { padCard } from './pad'
+import { PathDrawing } from './PathDrawing'
+import { NO_POINTS, touched } from './points'
 import { ReadingPad } from './ReadingPad'
 import { RepairForm } from './RepairForm'
 import { Repairs } from './Repairs'
@@ -32,15 +36,27 @@ function Spoken({ job }: { job: JobBench }) {
   )
 }
 
+const LOOP: Record<string, string> = { starting: 'start', charging: 'charge' }
+
 function Bench({ job }: { job: JobBench }) {
   const may = useMay()
   const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job)
   const open = job.state === 'open'
   const mayMeasure = may('take_reading') && open
   const mayWork = may('work_on_job')
-  const loop = job.loops.find((one) => one.key === (job.family === 'starting' ? 'start' : 'charge'))
+  const loop = LOOP[job.symptom.work] && job.loops.find((one) => one.key === LOOP[job.symptom.work])
   const stepTest = job.tests.find((test) => test.key === job.next_step.test_key)
-  const padTest = pad && job.tests.find((test) => test.key === pad.testKey)
+  const padTest = padCard(pad, job.tests)
+  const [points, setPoints] = useState<Probe>(NO_POINTS)
+  const queries = useQueryClient()
+  const correct = async (reading: Reading) => {
+    if (!reading.probe) {
+      setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
+      return
+    }
+    const probe = await queries.query(expectation(job.id, { ...reading.probe, opened: [] }, true))
+    setPad({ testKey: null, probe, position: null, correcting: reading })
+  }
   useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
   useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
 
@@ -72,7 +88,7 @@ function Bench({ job }: { job: JobBench }) {
             />
             {pad && padTest && mayMeasure && (
               <ReadingPad
-                key={`${pad.testKey}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}
+                key={`${padTest.key}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}
                 job={job}
                 test={padTest}
                 target={pad}
@@ -83,7 +99,24 @@ function Bench({ job }: { job: JobBench }) {
           </div>
         )}
         <ErrorNote error={error} />
-        {mayMeasure && !pad && <TestPicker job={job} onPick={setPad} />}
+        {job.path && (
+          <PathDrawing
+            path={job.path}
+            onTouch={
+              mayMeasure
+                ? (node) => {
+                    setPoints(touched(points, node, job.symptom.situation))
+                  }
+                : undefined
+            }
+          />
+        )}
+        {mayMeasure && !pad && (
+          <div>
+            <TestPicker job={job} onPick={setPad} />
+            <MeasureElse job={job} points={points} onPoints={setPoints} onPick={setPad} />
+          </div>
+        )}
         {loop && <LoopDrawing loop={loop} />}
         <Ladders job={job} mayOverride={may('override_ladder') && open} />
       </div>
@@ -93,7 +126,7 @@ function Bench({ job }: { job: JobBench }) {
           onCorrect={
             mayMeasure
               ? (reading) => {
-                  setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
+                  void correct(reading)
                 }
               : undefined
           }

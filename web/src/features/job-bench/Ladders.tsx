@@ -11,15 +11,16 @@ const WORD = { done: 'done', failed: 'fault lies here', open: 'open' } as const
 const NO_REASON = { reason: '' }
 
 function Override({ job, ladder }: { job: JobBench; ladder: Ladder }) {
-  const { suspect: element, position } = ladder
-  const override = useBenchWrite(job.id, { name: `override:${element}:${position ?? ''}`, empty: NO_REASON })
+  const { suspect, position } = ladder
+  const part = job.symptom.along_paths ? { unit: suspect } : { element: suspect }
+  const override = useBenchWrite(job.id, { name: `override:${suspect}:${position ?? ''}`, empty: NO_REASON })
   const { reason } = override.value
   return (
     <form
       className="flex flex-wrap items-end gap-3 pt-2"
       onSubmit={(event) => {
         event.preventDefault()
-        void override.write((id) => condemn(job, { id, element, position, override_reason: reason }, ladder.label))
+        void override.write((id) => condemn(job, { id, ...part, position, override_reason: reason }, ladder.label))
       }}
     >
       <label className="min-w-48 flex-1">
@@ -84,7 +85,7 @@ function OneLadder({ job, ladder, mayOverride }: { job: JobBench; ladder: Ladder
 /** What must be known before a part is condemned; the ladders fill themselves. */
 export function Ladders({ job, mayOverride }: { job: JobBench; mayOverride: boolean }) {
   const shown = job.ladders.filter(
-    (ladder) => ladder.started && (ladder.suspect !== 'alternator' || job.family === 'charging'),
+    (ladder) => ladder.started && (ladder.suspect !== 'alternator' || job.symptom.work === 'charging'),
   )
   if (shown.length === 0) return null
   return (

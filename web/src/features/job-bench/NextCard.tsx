@@ -1,7 +1,8 @@
 import { useRef, useEffect } from 'react'
-import type { JobBench, Step, TestCard } from '../../shared/api/types'
+import type { JobBench, ProbeCard, Step, TestCard } from '../../shared/api/types'
 import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
+import { expectedWords } from './pad'
 
 const DO: Record<Step['kind'], string> = {
   measure: 'Take the reading',
@@ -13,6 +14,36 @@ const DO: Record<Step['kind'], string> = {
   put_back: 'See what is still off',
   close: 'Close the job',
   watch: 'Park it with what is known',
+}
+
+/** By which the pad and whoever drives it know the two points. */
+const probeWords = ({ by, from, to, situation, opened }: ProbeCard) =>
+  JSON.stringify({ by, from: from.node, to: to.node, situation, opened })
+
+const sentence = (words: string) => (/[.?!]$/.test(words) ? words : `${words}.`)
+
+/** Both points with where they are, and what a sound circuit shows between them. */
+function Points({ probe }: { probe: ProbeCard }) {
+  const expected = expectedWords(probe)
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
+      {(['from', 'to'] as const).map((end) => (
+        <div key={end} className="contents">
+          <dt className="font-label font-bold">{end === 'from' ? 'Red on' : 'Black on'}</dt>
+          <dd>
+            {probe[end].label}
+            {probe[end].zone && ` (${probe[end].zone})`}
+          </dd>
+        </div>
+      ))}
+      {expected && (
+        <>
+          <dt className="font-label font-bold">Sound</dt>
+          <dd>{expected}</dd>
+        </>
+      )}
+    </dl>
+  )
 }
 
 /** The one filled surface: the next thing to do, its minutes, its caution, and what each answer would mean. */
@@ -46,7 +77,8 @@ export function NextCard({
       data-step={step.kind}
       data-test={step.test_key ?? ''}
       data-position={step.position ?? ''}
-      data-element={step.element ?? ''}
+      data-element={step.element ?? step.unit ?? ''}
+      data-probe={step.probe ? probeWords(step.probe) : ''}
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2 id="next" className="text-reading leading-tight">
@@ -54,7 +86,8 @@ export function NextCard({
         </h2>
         {step.minutes > 0 && <span className="font-label font-bold">{step.minutes} min</span>}
       </div>
-      <p className="pt-1">{glued(step.why)}.</p>
+      <p className="pt-1">{glued(sentence(step.why))}</p>
+      {step.probe && <Points probe={step.probe} />}
       {step.cautions.map((caution) => (
         <p key={caution.id} className="pt-2 font-semibold">
           {caution.text}

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react'
-import type { JobBench, TestCard } from '../../shared/api/types'
+import type { JobBench, ProbeCard, TestCard } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { Conditions } from './Conditions'
-import type { PadTarget } from './pad'
+import { expectedWords, type PadTarget } from './pad'
 import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
 import { ValueEntry } from './ValueEntry'
@@ -24,7 +24,8 @@ function unseenCautions(job: JobBench, test: TestCard, target: PadTarget) {
   return target.acknowledged ? [] : test.cautions.filter((caution) => caution.acknowledge && !seen.has(caution.id))
 }
 
-function How({ test, position }: { test: TestCard; position: string | null }) {
+function How({ test, target }: { test: TestCard; target: PadTarget }) {
+  const { position, probe } = target
   return (
     <div>
       <h3 className="text-lead">
@@ -38,8 +39,20 @@ function How({ test, position }: { test: TestCard; position: string | null }) {
           </strong>
         )}
         {test.how}
+        {probe && expectedWords(probe) && `${expectedWords(probe) ?? ''}.`}
       </p>
     </div>
+  )
+}
+
+/** State and instrument of a reading between two points: chosen with the points. */
+function AtPoints({ probe }: { probe: ProbeCard }) {
+  const off = probe.opened.length > 0 ? `, ${probe.opened.join(' and ')} unplugged` : ''
+  return (
+    <p>
+      <span className="font-bold">Taken</span> {probe.situation_label}
+      {off}, {probe.instrument}
+    </p>
   )
 }
 
@@ -79,7 +92,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         void save(draft)
       }}
     >
-      <How test={test} position={target.position} />
+      <How test={test} target={target} />
       {unseen.length > 0 && (
         <div className="flex flex-col gap-2 border-l-4 border-act pl-4">
           {unseen.map((caution) => (
@@ -98,7 +111,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         </div>
       )}
       <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
-      <TakenWith test={test} draft={draft} onDraft={keep} />
+      {target.probe ? <AtPoints probe={target.probe} /> : <TakenWith test={test} draft={draft} onDraft={keep} />}
       <Conditions
         conditions={test.conditions}
         said={draft.said}

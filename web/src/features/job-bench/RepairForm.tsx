@@ -9,7 +9,7 @@ import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
 import { minutesFrom } from '../../shared/quantities/minutesFrom'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
-import { recordRepair } from '../../shared/api/jobs'
+import { jobPoints, recordRepair } from '../../shared/api/jobs'
 import { useBenchForm } from './useBenchWrite'
 
 const lines = (text: string) =>
@@ -18,13 +18,27 @@ const lines = (text: string) =>
     .map((line) => line.trim())
     .filter((line) => line !== '')
 
+/** What the step names, else the first of the loops; parts of the circuit and of the loops are told apart by what stands before their key. */
+function partOf(job: JobBench) {
+  const { unit, element } = job.next_step
+  if (!unit && job.symptom.along_paths) return ''
+  return unit ? `unit:${unit}` : `element:${element ?? job.elements[0]?.key ?? ''}`
+}
+
+function partFrom(part: string) {
+  const key = part.slice(part.indexOf(':') + 1)
+  return part.startsWith('unit:') ? { unit: key } : { element: key }
+}
+
 /** Record a repair: what, why, how, how long, for good or for now, proved by which reading, what was disturbed. */
 export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void }) {
   const step = job.next_step
   const { data: lists } = useQuery(catalogue())
+  const onCircuit = job.symptom.along_paths || step.unit !== null
+  const units = useQuery(jobPoints(job.id, onCircuit)).data?.units
   const failing = job.readings.filter((reading) => reading.fate === null && reading.judged?.verdict === 'act')
   const [empty] = useState({
-    element: step.element ?? job.elements[0]?.key ?? '',
+    part: partOf(job),
     position: step.position ?? '',
     failing_reading_id: step.failing_reading_id ?? failing.at(-1)?.id ?? '',
     cause: 'corrosion',
@@ -39,9 +53,9 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
   })
   const record = useBenchForm(job.id, { name: 'repair', empty, onSaved: onDone, onWaiting: onDone })
   const { form } = record
-  const [element, temporary] = useWatch({ control: form.control, name: ['element', 'temporary'] })
+  const [part, temporary] = useWatch({ control: form.control, name: ['part', 'temporary'] })
   const fields = record.error?.fields ?? {}
-  const submit = form.handleSubmit((values) =>
+  const submit = form.handleSubmit(({ part: chosen, ...values }) =>
     record.write(
       (id) =>
         recordRepair(
@@ -49,35 +63,47 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
           {
             ...values,
             id,
-            position: values.element === 'battery' ? values.position : null,
+            ...partFrom(chosen),
+            position: chosen === 'element:battery' ? values.position : null,
             minutes: minutesFrom(values.minutes) as number,
             failing_reading_id: values.failing_reading_id || null,
             temporary_until: values.temporary ? values.temporary_until : null,
             temporary_reason: values.temporary ? values.temporary_reason : null,
             disturbed: lines(values.disturbed),
           },
-          job.elements.find((one) => one.key === values.element)?.label ?? values.element,
+          step.element_label ?? chosen,
         ),
-      values,
+      { part: chosen, ...values },
     ),
   )
   // A list that comes after its choice would show another one than it sends.
-  if (!lists) return <Waiting what="causes and actions" />
+  if (!lists || (onCircuit && !units)) return <Waiting what="causes and actions" />
 
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
-      <Field label="Part" error={fields.element?.[0]}>
+      <Field label="Part" error={fields.element?.[0] ?? fields.unit?.[0]}>
         {(wiring) => (
-          <select {...wiring} {...form.register('element')}>
-            {job.elements.map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.label}
-              </option>
-            ))}
+          <select {...wiring} {...form.register('part')}>
+            <optgroup label="Start and charge loop">
+              {job.elements.map((one) => (
+                <option key={one.key} value={`element:${one.key}`}>
+                  {one.label}
+                </option>
+              ))}
+            </optgroup>
+            {units && (
+              <optgroup label="On its circuit">
+                {units.map((one) => (
+                  <option key={one.key} value={`unit:${one.key}`}>
+                    {one.label}
+                  </option>
+                ))}
+              </optgroup>
+            )}
           </select>
         )}
       </Field>
-      {element === 'battery' && (
+      {part === 'element:battery' && (
         <Field label="Which battery" error={fields.position?.[0]}>
           {(wiring) => (
             <select {...wiring} {...form.register('position')}>

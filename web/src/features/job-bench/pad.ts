@@ -1,8 +1,9 @@
-import type { NewReading, Reading, TestCard } from '../../shared/api/types'
+import type { NewReading, ProbeCard, Reading, TestCard } from '../../shared/api/types'
 
-/** Which test the pad stands on: a new reading, or a correction of one. */
+/** Which test the pad stands on, or which two points: a new reading, or a correction of one. */
 export interface PadTarget {
-  testKey: string
+  testKey: string | null
+  probe?: ProbeCard
   position: string | null
   correcting?: Reading
   acknowledged?: boolean
@@ -29,6 +30,47 @@ export const EMPTY_DRAFT: PadDraft = {
   instrument: '',
   said: {},
   reason: '',
+}
+
+/** Two points as the pad takes a test: the same keys and digits for both. */
+function cardOf(probe: ProbeCard): TestCard {
+  return {
+    key: ['probe', probe.by, probe.from.node, probe.to.node, probe.situation, ...probe.opened].join(' '),
+    label: probe.label,
+    short: `${probe.from.node} to ${probe.to.node}`,
+    quantity: probe.quantity,
+    per_battery: false,
+    positions: [],
+    units: probe.units,
+    cells: 1,
+    choices: probe.choices,
+    state: probe.situation,
+    states: [probe.situation],
+    state_label: probe.situation_label,
+    instrument: probe.instrument,
+    minutes: 0,
+    how: '',
+    loop: 'circuit',
+    from: probe.from.label,
+    to: probe.to.label,
+    answers: [],
+    cautions: probe.cautions,
+    conditions: probe.conditions,
+  }
+}
+
+/** What the pad stands on, as a card. */
+export function padCard(target: PadTarget | null, tests: TestCard[]): TestCard | undefined {
+  if (target?.probe) return cardOf(target.probe)
+  return target ? tests.find((test) => test.key === target.testKey) : undefined
+}
+
+/** What a sound circuit shows there, in one line. */
+export function expectedWords(probe: ProbeCard): string | null {
+  const { shown, limit, objection } = probe.expected
+  if (objection) return objection
+  if (!shown) return null
+  return limit ? `A sound circuit shows ${shown}, ${limit}` : `A sound circuit shows ${shown}`
 }
 
 type Entry = Pick<

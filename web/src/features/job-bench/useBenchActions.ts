@@ -26,12 +26,13 @@ export function useBenchActions(job: JobBench) {
     const done = job.condemnations.some(
       (one) => one.position === step.position && one.element_label === step.element_label,
     )
-    const { element, position } = step
-    if (done || !element) {
+    const { element, unit, position } = step
+    if (done || !(element ?? unit)) {
       setRepairing(true)
       return
     }
-    void condemning.write((id) => condemn(job, { id, element, position }, step.element_label ?? element))
+    const part = unit ? { unit } : { element }
+    void condemning.write((id) => condemn(job, { id, position, ...part }, step.element_label ?? step.title))
   }
 
   const doNext = () => {
@@ -40,7 +41,8 @@ export function useBenchActions(job: JobBench) {
       case 'charge':
       case 'prove':
       case 'repeat':
-        if (step.test_key) setPad({ testKey: step.test_key, position: step.position, acknowledged: true })
+        if (step.probe) setPad({ testKey: null, probe: step.probe, position: null, acknowledged: true })
+        else if (step.test_key) setPad({ testKey: step.test_key, position: step.position, acknowledged: true })
         break
       case 'condemn':
         condemnFirst()

@@ -1,8 +1,14 @@
 import { useState } from 'react'
-import type { JobBench, TestCard } from '../../shared/api/types'
+import type { JobBench, NewReading, ProbeCard, TestCard } from '../../shared/api/types'
 import { correctReading, takeReading } from '../../shared/api/jobs'
 import { useBenchWrite } from './useBenchWrite'
 import { EMPTY_DRAFT, entryFrom, type PadDraft, type PadTarget } from './pad'
+
+/** Its state goes with its points. */
+function atPoints(probe: ProbeCard, { state: situation = probe.situation, ...entry }: NewReading): NewReading {
+  const { by, opened } = probe
+  return { ...entry, probe: { by, from: probe.from.node, to: probe.to.node, situation, opened } }
+}
 
 /** What is on the pad, and its way to the server: as a new reading, or as the correction of one. */
 export function usePadSave(
@@ -24,6 +30,9 @@ export function usePadSave(
   const save = (draft: PadDraft) =>
     pad.write((id) => {
       const entry = entryFrom(draft, test, id)
+      if (target.probe && !correcting)
+        return takeReading(job, atPoints(target.probe, { ...entry, acknowledged }), test.short)
+
       return correcting
         ? correctReading(job, correcting.id, { ...entry, reason: draft.reason }, test.short)
         : takeReading(job, { ...entry, test_key: test.key, position, acknowledged }, test.short)

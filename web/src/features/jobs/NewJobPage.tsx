@@ -9,19 +9,10 @@ import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { openJob } from '../../shared/api/jobs'
 import { unitSheet } from '../../shared/api/units'
+import { ABOUT, EMPTY, symptomFrom, type Intake } from './intake'
+import { SomethingElse } from './SomethingElse'
+import { useWatch } from 'react-hook-form'
 import { useTitle } from '../../shared/page/useTitle'
-
-interface Intake {
-  family: 'starting' | 'charging'
-  complaint: string
-  seen: string
-  lamps: string[]
-  tried: string
-  by_whom: string
-  fitted: boolean
-}
-
-const EMPTY: Intake = { family: 'starting', complaint: '', seen: '', lamps: [], tried: '', by_whom: '', fitted: false }
 
 /** Intake, three separate things: the complaint as it was said, what was seen, what was already tried. */
 export function NewJobPage() {
@@ -41,11 +32,15 @@ function IntakeForm({ id }: { id: string }) {
     onWaiting: () => void navigate(`/units/${id}`),
   })
   const { form } = opening
+  const about = useWatch({ control: form.control, name: 'about' })
   const submit = form.handleSubmit((values) =>
     opening.write((jobId) => {
-      const { tried, by_whom, fitted, ...intake } = values
+      const { tried, by_whom, fitted, complaint, seen, lamps } = values
       const attempts = tried.trim() === '' ? [] : [{ what: tried, by_whom, fitted_without_diagnosis: fitted }]
-      return openJob({ ...intake, id: jobId, unit_id: id, attempts }, unit?.number ?? 'a unit')
+      return openJob(
+        { complaint, seen, lamps, symptom: symptomFrom(values), id: jobId, unit_id: id, attempts },
+        unit?.number ?? 'a unit',
+      )
     }, values),
   )
   const complaintError = opening.error?.fields.complaint?.[0]
@@ -62,12 +57,13 @@ function IntakeForm({ id }: { id: string }) {
           </Field>
           <fieldset>
             <legend className="font-bold">It is about</legend>
-            {(['starting', 'charging'] as const).map((family) => (
-              <label key={family} className="flex min-h-12 items-center gap-3">
-                <input type="radio" value={family} {...form.register('family')} /> {family}
+            {ABOUT.map(({ key, label }) => (
+              <label key={key} className="flex min-h-12 items-center gap-3">
+                <input type="radio" value={key} {...form.register('about')} /> {label}
               </label>
             ))}
           </fieldset>
+          {about === 'circuit' && <SomethingElse unitId={id} form={form} error={opening.error} />}
         </section>
         <section aria-labelledby="seen" className="flex flex-col gap-4">
           <h2 id="seen" className="rule-below pb-1 text-lead">

@@ -20,14 +20,24 @@ function Next({ sheet }: { sheet: UnitSheet }) {
   const job = sheet.jobs.find((one) => one.state === 'open') ?? sheet.jobs.find((one) => one.state === 'parked')
   if (job) {
     return (
-      <Link to={`/jobs/${job.id}`} className="block bg-copper p-5 text-on-copper no-underline">
-        <span className="font-label font-bold">
-          Job {job.number}, {job.state}
-        </span>
-        <span className="block text-lead">{job.complaint}</span>
-        {job.parked_missing && <span className="block">Missing: {job.parked_missing}</span>}
-        <span className="mt-2 block font-label font-bold underline underline-offset-4">Go on with the job</span>
-      </Link>
+      <div className="flex flex-col gap-2">
+        <Link to={`/jobs/${job.id}`} className="block bg-copper p-5 text-on-copper no-underline">
+          <span className="font-label font-bold">
+            Job {job.number}, {job.state}
+          </span>
+          <span className="block text-lead">{job.complaint}</span>
+          {job.parked_missing && <span className="block">Missing: {job.parked_missing}</span>}
+          <span className="mt-2 block font-label font-bold underline underline-offset-4">Go on with the job</span>
+        </Link>
+        {may('report_fault') && !sheet.retired && (
+          <Link
+            to={`/units/${sheet.id}/jobs/new`}
+            className="inline-flex min-h-12 items-center self-start font-label font-bold"
+          >
+            Open another job
+          </Link>
+        )}
+      </div>
     )
   }
   if (!may('report_fault') || sheet.retired) return null

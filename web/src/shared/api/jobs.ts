@@ -28,6 +28,37 @@ export const bench = (id: string) =>
     refetchInterval: OTHERS_MILLISECONDS,
   })
 
+/** Every point of the unit's circuit as the job sees it; the sheets it holds do not change. */
+export const jobPoints = (id: string, enabled: boolean) =>
+  queryOptions({
+    queryKey: ['jobs', 'points', id],
+    queryFn: () => reply(client.GET('/api/jobs/{id}/points', { params: { path: { id } } })),
+    enabled,
+    staleTime: Infinity,
+  })
+
+export interface Probe {
+  by: string
+  from: string
+  to: string
+  situation: string
+  opened: string[]
+}
+
+/** What a sound circuit shows between two points. */
+export const expectation = (id: string, probe: Probe, enabled: boolean) =>
+  queryOptions({
+    queryKey: ['jobs', 'expectation', id, probe],
+    queryFn: () =>
+      reply(
+        client.GET('/api/jobs/{id}/expectation', {
+          params: { path: { id }, query: { ...probe, opened: probe.opened.join(',') } },
+        }),
+      ),
+    enabled,
+    retry: false,
+  })
+
 export const openJob = (job: Schemas['NewJob'], unit: string) =>
   wish('post', '/api/jobs', {}, job, `New job on ${unit}: ${job.complaint}`)
 

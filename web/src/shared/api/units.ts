@@ -19,6 +19,14 @@ export const unitSheet = (id: string) =>
     queryFn: () => reply(client.GET('/api/units/{id}', { params: { path: { id } } })),
   })
 
+/** What of its circuit a complaint can be about. */
+export const complaints = (id: string, enabled: boolean) =>
+  queryOptions({
+    queryKey: ['units', 'complaints', id],
+    queryFn: () => reply(client.GET('/api/units/{id}/complaints', { params: { path: { id } } })),
+    enabled,
+  })
+
 export const enterUnit = (id: string, input: Fields) =>
   wish('post', '/api/units', {}, { ...input, id }, `New unit ${input.number}`)
 

@@ -26,6 +26,7 @@ module Wattomneum
           @ties = []
           @became = Hash.new { |hash, key| hash[key] = {} }
           @ids = {}
+          @one_and_the_same = {}
         end
 
         # @param id [String]
@@ -46,11 +47,17 @@ module Wattomneum
           taken
         end
 
+        # @return [Hash{String => String}] UUID of what a sheet draws to that of the one thing it is
+        attr_reader :one_and_the_same
+
         # Says that a part of a sheet is one that stands in the drawing already.
         #
         # @param sheet [Sheet]
         # @param pins [Hash{String => String}] node on the sheet to node in the drawing
         def take_for(sheet, pins) = @became[sheet.key].merge!(pins)
+
+        # Says that what a sheet draws under this UUID is what stands there under that.
+        def same(uuid, there) = @one_and_the_same[uuid] = there
 
         # @param wire [Wire] with ends of the drawing
         # @param sheet [Sheet]

@@ -55,6 +55,7 @@ module Wattomneum
         def same(part, twin, shared)
           pins = part.pins.to_h { |pin| [part.node(pin), shared[part.node(pin)] || twin.node(twin.pin(pin))] }
           drawing.take_for(sheet, pins)
+          drawing.same(part.uuid, twin.uuid)
           pins.each_value { |there| shared_nodes << there } if part.is_a?(Parts::Battery)
           values = (part.fields.keys | twin.fields.keys) - WORDS
           apart = values.to_h { |name| [name, [twin.fields[name], spread(name, part.fields[name])]] }.reject { |_, (one, other)| alike?(one, other) }
@@ -92,6 +93,7 @@ module Wattomneum
         def shared_nodes = @shared_nodes ||= @shared.values.to_set
 
         def compare(there, wire)
+          drawing.same(wire.uuid, there.uuid)
           one, other = [there, wire].map(&:resistance_ohm)
           differ("wire #{there.number}", [there.uuid, wire.uuid], { 'ohm' => [one, other] }) unless alike?(one, other)
         end

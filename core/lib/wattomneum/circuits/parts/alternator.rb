@@ -16,6 +16,8 @@ module Wattomneum
 
         def pins = ['B+', 'case', exciter, *('S' if fields['sense']), *('W' if fields['w_terminal'])]
 
+        def stud?(pin) = pin == 'B+'
+
         def branches
           [branch('B+', 'case', number('ohm', OUTPUT_OHM), volt: volt, gate: :driven, driver: driver, name: 'output'),
            branch(exciter, 'case', number('rotor_ohm', ROTOR_OHM), name: 'rotor'),

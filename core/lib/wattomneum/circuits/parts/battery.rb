@@ -14,6 +14,9 @@ module Wattomneum
 
         def pins = %w[+ -]
         def shares_pins? = true
+        def ring_word = 'clamp'
+        # A magneto's primary has no posts.
+        def stud?(_pin) = fields['active_in'].nil?
 
         def branches
           return [branch('+', '-', discharge_ohm, volt: volt, gate: :states, states: states)] if fields['active_in']

@@ -20,9 +20,13 @@ module Wattomneum
           [PartBranch.new(from: node(MIDDLE), to: "#{body}:#{Body::METAL}", ohm: number('ohm', RING_OHM), name: 'face to the metal')]
         end
 
+        def ring_word = kind == 'splice' ? 'strand' : 'ring'
+
         # @param wire [Wire]
-        # @return [PartBranch] the ring or strand of one wire
-        def ring(wire)
+        # @return [PartBranch, nil] the ring or strand of one wire
+        def ring(wire, pin)
+          return unless pin == MIDDLE
+
           PartBranch.new(from: node(wire.number), to: node(MIDDLE), ohm: number('ring_ohm', RING_OHM), name: "wire #{wire.number}")
         end
       end

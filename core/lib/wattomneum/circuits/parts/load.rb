@@ -11,6 +11,11 @@ module Wattomneum
         def pins = (fields['pins'] || %w[1 2]).map(&:to_s)
         def branches = [branch(pins.first, pins.last, ohm, **gate)]
 
+        # A starter, a winch, a row of glow plugs: cables under nuts.
+        STUD_OHM = 0.5
+
+        def stud?(_pin) = ohm < STUD_OHM
+
         # @return [Float] at work; a lamp's hot resistance
         def ohm = number('ohm') || ((system_volt**2) / number('watt'))
 

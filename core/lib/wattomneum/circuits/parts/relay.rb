@@ -21,6 +21,11 @@ module Wattomneum
            *(fields['changeover'] ? [branch('30', '87a', contact_ohm, gate: :rest, name: 'contact 30 to 87a')] : [])]
         end
 
+        # A solenoid's contacts carry hundreds of ampere; a plug-in relay's do not.
+        SOLENOID_CONTACT_OHM = 0.001
+
+        def stud?(pin) = contact_ohm <= SOLENOID_CONTACT_OHM && %w[30 87].include?(pin)
+
         # @return [Float] ampere in the coil at which it has pulled in
         def pull_in_ampere = (number('pull_in_volt') || (system_volt * PULL_IN_RATIO)) / coil_ohm
 

@@ -9,6 +9,8 @@ module Wattomneum
 
         def pins = contacts.flat_map { |contact| [contact['from'].to_s, contact['to'].to_s] }.uniq
 
+        def stud?(_pin) = kind == 'isolator'
+
         def branches
           contacts.map do |contact|
             branch(contact['from'], contact['to'], (contact['ohm'] || number('ohm', CONTACT_OHM)).to_f, gate: :states,

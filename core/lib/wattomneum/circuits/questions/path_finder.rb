@@ -8,9 +8,13 @@ module Wattomneum
       class PathFinder
         # One piece of the way: what it is, from which node to which, its drop and current now; open: not conducting in this state,
         # why: what would close it; load: passes through something that uses current.
-        Step = Struct.new(:item, :label, :kind, :from, :to, :drop_volt, :ampere, :open, :why, :load, keyword_init: true)
+        #   index: of its branch
+        Step = Struct.new(:item, :label, :kind, :from, :to, :drop_volt, :ampere, :open, :why, :load, :index, keyword_init: true)
         # steps from the pin outwards; complete: conducts all the way; ends_at: node.
-        Path = Struct.new(:steps, :complete, :ends_at, keyword_init: true)
+        Path = Struct.new(:steps, :complete, :ends_at, keyword_init: true) do
+          # @return [Boolean] whether current flows along it without passing through a load
+          def plain? = complete && steps.none?(&:load)
+        end
         # A way through a load is taken only where no other leads on, one through an open contact only where none is closed.
         THROUGH_LOAD = 1e4
         THROUGH_OPEN = 1e8
@@ -43,6 +47,12 @@ module Wattomneum
         # @raise [UnknownKeyError]
         def to_ground(pin) = find(@circuit.node(pin), [0], own_part(pin))
 
+        # @param pin [String]
+        # @param other [String]
+        # @return [Path] from one to the other
+        # @raise [UnknownKeyError]
+        def between(pin, other) = find(@circuit.node(pin), [@circuit.node(other)], nil)
+
         private
 
         def branch(index) = @circuit.network.branches[index]
@@ -57,7 +67,7 @@ module Wattomneum
 
         # The battery whose plus no other battery stands on.
         def battery_plus
-          batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].part.is_a?(Parts::Battery) }
+          batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].then { |one| one.part.is_a?(Parts::Battery) && one.ring_of.nil? } }
           batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
         end
 
@@ -116,7 +126,7 @@ module Wattomneum
           Step.new(item: item_key(index), label: @circuit.describe(index), kind: @circuit.owned[index].part&.kind || 'wire',
                    from: @circuit.names[from], to: @circuit.names[to], drop_volt: drop(from, to),
                    ampere: @solution.current(index) * (forward ? 1 : -1), open: open, why: open ? why_open(index) : nil,
-                   load: !@circuit.conductor?(index))
+                   load: !@circuit.conductor?(index), index: index)
         end
 
         def drop(from, to)

@@ -58,13 +58,13 @@ RSpec.describe Wattomneum::Circuits::Questions::PathFinder do
     it 'names every fuse, plug, splice and contact from a control-unit pin back to the battery, in order' do
       found = path('running', :to_supply, 'A1:A/1')
       expect(found.steps.map(&:item)).to eq(['wire 18', 'X6', 'wire 15', 'SP1', 'SP1', 'wire 14', 'X5', 'wire 13', 'K10', 'wire 8', 'F10', 'wire 5',
-                                             'F1', 'wire 3', 'S1', 'wire 1'])
+                                             'F1', 'wire 3', 'S1', 'S1', 'S1', 'wire 1', 'BAT'])
       expect([found.complete, found.ends_at]).to eq([true, 'BAT:+'])
       expect(found.steps.map(&:ampere)).to all(be_negative)
     end
 
     it 'names the way to ground through straps and studs' do
-      expect(path('running', :to_ground, 'A1:A/4').steps.map(&:item)).to eq(['wire 21', 'G6', 'G6', 'wire strap_block', 'G2', 'G2', 'wire 2'])
+      expect(path('running', :to_ground, 'A1:A/4').steps.map(&:item)).to eq(['wire 21', 'G6', 'G6', 'wire strap_block', 'G2', 'G2', 'wire 2', 'BAT'])
     end
 
     it 'says where the way is interrupted in this state, and by what' do

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # What of a circuit a complaint can be about: what works when it should, and in which situations that is.
+    class Complaints
+      # work: key of Faults::OrdersOfWork; situations: in which it works in the sound circuit, the usual one first
+      Thing = Struct.new(:work, :part, :label, :item_uuid, :situations, keyword_init: true)
+
+      # @param machine [Machine]
+      def initialize(machine)
+        @machine = machine
+      end
+
+      # @return [Array<Thing>] by what they are called
+      def all
+        @machine.sheet.parts.filter_map { |part| thing(part) }.sort_by { |thing| [thing.label.downcase, thing.part] }
+      end
+
+      # @param part [Part]
+      # @return [Thing, nil] nil where it never works, or is what a loop of its own stands for
+      def thing(part)
+        work = Faults::OrdersOfWork.about(part)
+        return if work.nil? || starter?(part)
+
+        working = Situation.of(@machine.sheet).select { |situation| works?(part, situation.sheet_state) }
+        usual, others = working.partition { |situation| situation.key == work.situation }
+        Thing.new(work: work.key, part: part.id, label: part.label, item_uuid: part.uuid, situations: usual + others) if working.any?
+      end
+
+      private
+
+      def starter?(part)
+        @machine.sheet.loops.any? { |loop| loop.load == part.id } || @machine.consumers.of(part).any? { |one| one.unit == RepairUnits::STARTER }
+      end
+
+      def works?(part, state)
+        watch = @machine.circuit.watch_of("#{part.id}:")
+        watch && Questions::Workings.new(@machine.settled).works?(watch, state)
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # The consumers of a circuit.
+    class Consumers
+      # @param machine [Machine]
+      def initialize(machine)
+        @machine = machine
+        @circuit = machine.circuit
+      end
+
+      # @return [Array<Consumer>]
+      def all = @all ||= @machine.sheet.parts.flat_map { |part| of(part) }.freeze
+
+      # @param part [Part]
+      # @return [Array<Consumer>]
+      def of(part)
+        case part
+        when Parts::Load then [consumer(part, part.id, part.label, part.pins.first, part.pins.last)]
+        when Parts::Relay then [consumer(part, part.id, "coil of #{part.label}", '86', '85')]
+        when Parts::ControlUnit then [*pins(part, 'supply'), *pins(part, 'input')].product(pins(part, 'ground')).map { |pair| inside(part, *pair) }
+        else []
+        end
+      end
+
+      # @param part [Part]
+      # @return [Array<Consumer>] the ones that have to be right for it to work: of a control unit every supply and every ground once
+      def needed(part)
+        return of(part) unless part.is_a?(Parts::ControlUnit)
+
+        ground = pins(part, 'ground')
+        fed = [*pins(part, 'supply'), *pins(part, 'input')].map { |pin| inside(part, pin, ground.first) }
+        fed + ground.drop(1).map { |pin| inside(part, pins(part, 'supply').first, pin) }
+      end
+
+      # @param one [String] node
+      # @param other [String] node
+      # @return [Consumer, nil] whichever way round they are named
+      def across(one, other) = (@across ||= all.to_h { |consumer| [[consumer.from, consumer.to].sort, consumer] })[[one, other].sort]
+
+      private
+
+      def pins(part, role) = part.pins.select { |pin| part.role(pin) == role }
+      def inside(part, supply, ground) = consumer(part, "#{part.id} #{supply} #{ground}", part.label, supply, ground)
+
+      def consumer(part, key, label, from, to)
+        index = @circuit.owned.index { |one| one.part == part && one.ring_of.nil? }
+        Consumer.new(key: key, unit: @machine.repair_units.of(index).key, label: label, from: part.node(from), to: part.node(to))
+      end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # The repair units of a circuit.
+    class RepairUnits
+      KINDS = DataFile.load('repair_units').freeze
+      STARTER = 'starter'
+      # How often each kind is the cause, and what exposure of its zone adds (core/data/element_rates.yml).
+      RATES = DataFile.load('element_rates').freeze
+      ALIKE = { 'strand' => 'splice', 'ring' => 'ground', 'clamp' => 'ground', 'lug' => 'stud', 'starter' => 'load' }.freeze
+      private_constant :RATES, :ALIKE
+
+      # @param circuit [Circuit]
+      def initialize(circuit)
+        @circuit = circuit
+        @sheet = circuit.sheet
+      end
+
+      # @param index [Integer] of a branch
+      # @return [RepairUnit]
+      def of(index) = (@of ||= {})[index] ||= units.fetch(key_of(index))
+
+      # @param indices [Array<Integer>]
+      # @return [Array<RepairUnit>] in this order, each once
+      def along(indices) = indices.map { |index| of(index) }.uniq
+
+      # @param key [String]
+      # @return [RepairUnit]
+      # @raise [UnknownKeyError]
+      def fetch(key) = units[key] || raise(UnknownKeyError, "this unit's circuit has no part \"#{key}\"")
+
+      # @return [Array<RepairUnit>]
+      def all = units.values
+
+      # @param unit [RepairUnit]
+      # @return [Float] how likely it is the cause, relative to an open run of wire
+      def rate(unit)
+        exposure = (@sheet.zones[unit.zone] || {}).fetch('exposure', []) || []
+        RATES['kinds'].fetch(ALIKE.fetch(unit.kind, unit.kind), 1.0) * (1 + exposure.sum { |one| RATES['exposure'].fetch(one, 0.0) })
+      end
+
+      private
+
+      def units
+        @units ||= @circuit.owned.each_index.group_by { |index| key_of(index) }.to_h { |key, indices| [key, unit(key, indices)] }.freeze
+      end
+
+      def key_of(index)
+        one = @circuit.owned[index]
+        return STARTER if starter_items.include?((one.wire || one.part).uuid) && one.ring_of.nil?
+        return "wire #{one.wire.number}" if one.wire
+        return "#{one.part.ring_word} of wire #{one.ring_of.number} on #{one.part.id}" if one.ring_of
+
+        one.part.is_a?(Parts::Connector) ? "#{one.part.id} #{one.branch.name}" : one.part.id
+      end
+
+      def unit(key, indices)
+        parts = indices.map { |index| @circuit.owned[index] }
+        kind = kind_of(key, parts.first)
+        row = KINDS.fetch(kind)
+        RepairUnit.new(key: key, kind: kind, label: label(key, parts.first), item_uuids: parts.map { |one| (one.wire || one.part).uuid }.uniq,
+                       zone: (parts.first.wire || parts.first.part).zone, minutes: row['minutes'], cautions: row.fetch('cautions', []),
+                       laddered: row.fetch('laddered', false)).freeze
+      end
+
+      def kind_of(key, one)
+        return STARTER if key == STARTER
+        return 'wire' if one.wire
+
+        one.ring_of ? one.part.ring_word : one.part.kind
+      end
+
+      def label(key, one)
+        return 'Starter with its solenoid' if key == STARTER
+        return upper(@circuit.describe(@circuit.owned.index(one))) if one.wire
+        return "#{upper(Points.drawn(key))}, #{one.part.label}" if one.ring_of || one.part.is_a?(Parts::Connector)
+
+        id = Points.drawn(one.part.id)
+        one.part.label == one.part.id ? id : "#{id}, #{one.part.label}"
+      end
+
+      def upper(words) = words[0].upcase + words[1..]
+
+      # The motor of the start loop, what closes onto it, and the link between the two.
+      def starter_items
+        @starter_items ||= @sheet.loops.select { |loop| loop.key == 'start' }.flat_map { |loop| around(@sheet.part(loop.load)) }.to_set
+      end
+
+      def around(motor)
+        link = @sheet.wires.find { |wire| [wire.from, wire.to].include?(motor.node(motor.pins.first)) }
+        return [motor.uuid] if link.nil?
+
+        other = [link.from, link.to].find { |node| node != motor.node(motor.pins.first) }
+        solenoid = @sheet.part(other.split(':', 2).first)
+        solenoid.is_a?(Parts::Relay) ? [motor.uuid, link.uuid, solenoid.uuid] : [motor.uuid]
+      end
+    end
+  end
+end

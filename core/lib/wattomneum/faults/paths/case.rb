@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    # Finding a fault along the paths of the unit's own circuit.
+    module Paths
+      # What the readings between two points of one job say together: each judged on the unit's circuit, in the light of the others.
+      class Case
+        attr_reader :machine, :readings, :repairs, :symptom, :disturbed_count, :circumstances
+
+        # @param machine [Circuits::Machine] the unit's sound circuit
+        # @param readings [Array<Readings::PointReading>] all that stand
+        # @param tests [Evidence::Circumstances] of the tests of the catalogue
+        # @param symptom [Jobs::Symptom]
+        # @param repairs [Array<Jobs::Repair>] in the order they were made
+        # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
+        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0)
+          @machine = machine
+          @lost, known = readings.sort_by(&:taken_at).partition { |reading| lost?(reading.probe) }
+          @readings = known
+          @symptom = symptom
+          @repairs = repairs
+          @disturbed_count = disturbed_count
+          @circumstances = Evidence::Points::Circumstances.new(machine: machine, readings: @readings, tests: tests)
+        end
+
+        # @return [Hash{String => Evidence::Judgement}] by reading id
+        def judgements
+          @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Points::Judging.call(reading, circumstances)] }
+                                  .merge(@lost.to_h { |reading| [reading.id, off_the_circuit(reading)] })
+        end
+
+        # @return [Integer] how many repairs have been made
+        def round = repairs.size
+
+        # @param probe [Readings::Probe]
+        # @return [Readings::PointReading, nil] the last one of this round at these points, whichever way round they were probed
+        def reading(probe) = (@newest ||= newest)[key_of(probe)]
+
+        # @param probe [Readings::Probe]
+        # @return [Evidence::Judgement, nil]
+        def judgement(probe) = reading(probe) && judgements.fetch(reading(probe).id)
+
+        # @param id [String, nil]
+        # @return [Readings::PointReading, nil]
+        def reading_by_id(id) = readings.find { |one| one.id == id }
+
+        # @return [Array<Readings::PointReading>] that count in this round
+        def current = (@newest ||= newest).values
+
+        # @param probe [Readings::Probe]
+        # @return [Integer] how often it was read in this round
+        def times(probe) = readings.count { |one| one.round == round && key_of(one.probe) == key_of(probe) }
+
+        # @return [Array<Paths::Proof, nil>] one for each repair; nil for those that a test of the catalogue proves
+        def proofs
+          @proofs ||= repairs.each_with_index.map { |repair, index| Proof.new(repair, index + 1, self) if repair.unit }
+        end
+
+        # @param unit_key [String]
+        # @return [Boolean] mended, and its proof failed: not mended again
+        def mended_in_vain?(unit_key) = proofs.compact.any? { |proof| proof.repair.unit == unit_key && proof.state == 'failed' }
+
+        # @return [Step]
+        def next_step = @next_step ||= Order.new(self).call
+
+        # @return [Step, nil] what somebody's own readings between two points ask for, in a job that goes another way
+        def aside = Order.new(self).aside
+
+        # @return [Array<String>] what has to be seen and read again before this job can be closed, in words
+        def owed = CloseGate.new(self).owed_words
+
+        # @return [Circuits::Part, nil] what fails
+        def part = machine.sheet.part(symptom.part.to_s)
+
+        # @return [String] what it is called
+        def label = part&.label || symptom.part.to_s
+
+        # @return [Readings::Probe] by which it is seen whether the complaint is still there
+        def seen_probe = Probes.seen(self, part)
+
+        # @return [Array<Ladder>] of what is not replaced before it is climbed, where the complaint is about one
+        def ladders
+          return [] if part.nil? || !machine.repair_units.fetch(machine.consumers.needed(part).first.unit).laddered
+
+          [Ladder.new(self, part)]
+        end
+
+        private
+
+        # A point or a state that the sheets do not have any more.
+        def lost?(probe)
+          [probe.from, probe.to].any? { |node| node.nil? || !machine.circuit.node?(node) } ||
+            Circuits::Situation.of(machine.sheet).none? { |one| one.key == probe.situation }
+        end
+
+        def off_the_circuit(reading)
+          Evidence::Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'unstated', weight: 'none', code: 'point.lost',
+                                  summary: Evidence::Findings.sentence('point.lost', value: reading.spoken))
+        end
+
+        def newest = readings.select { |one| one.round == round }.to_h { |one| [key_of(one.probe), one] }
+        def key_of(probe) = [probe.by, [probe.from, probe.to].sort, probe.situation, probe.opened]
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # What is owed before a job on a circuit closes: the side that failed sound as a whole, and the complaint seen to be gone.
+      class CloseGate
+        # @param kase [Case]
+        def initialize(kase)
+          @case = kase
+        end
+
+        # @return [Array<String>] the same in words
+        def owed_words = owed.map { |probe| words(probe) }
+
+        # @return [Array<Readings::Probe>] that must be sound in this round: whole sides that failed before, and the complaint itself
+        def owed
+          return [] if @case.part.nil?
+
+          [*wholes, @case.seen_probe].uniq.reject { |probe| @case.judgement(probe)&.sound? }
+        end
+
+        private
+
+        # A whole side is read at a pin of what should work against a post.
+        def wholes
+          ends = @case.machine.consumers.needed(@case.part).flat_map { |one| [one.from, one.to] }
+          failed = @case.readings.select { |one| one.round < @case.round && @case.judgements.fetch(one.id).act? && one.probe.by == 'volts' }
+          failed.map(&:probe).select { |probe| ends.include?(probe.from) && probe.to == @case.circumstances.negative_post }.uniq
+        end
+
+        def words(probe)
+          return "See #{@case.label} work after the repair" if probe.by == 'seen'
+
+          "Repeat #{Words.probe(probe, @case.machine)}: the whole side failed, and is owed as a whole"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,196 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # One next step at a time for anything that should work and does not: see it fail, posts, volts across it, which side loses them,
+      # halve that side, convict by the drop straight across one part; mend; prove by the same reading; see it work; put back; close.
+      class Order
+        CHARGE_MINUTES = 30
+        UNPROVED = %w[missing void].freeze
+        POSTS_FIRST = 'The posts in this state: every other reading is held against them'
+        private_constant :CHARGE_MINUTES, :UNPROVED, :POSTS_FIRST
+
+        # @param kase [Case]
+        def initialize(kase)
+          @case = kase
+        end
+
+        # @return [Step]
+        def call
+          return lost if @case.part.nil?
+
+          prove || mend || (@case.repairs.any? && finish) || seen || posts || Descent.new(@case, self).call(consumers) || nothing_found
+        end
+
+        # @return [Step, nil]
+        def aside = prove || mend
+
+        # @param probe [Readings::Probe]
+        # @param why [String]
+        # @return [Step] of kind measure, unless another is said
+        def measure(probe, why:, kind: 'measure', failing: nil, unit: nil, title: nil)
+          words = Words.probe(probe, machine)
+          Step.new(kind: kind, probe: probe, unit: unit, minutes: Readings::Methods.fetch(probe.by).minutes, why: why,
+                   failing_reading_id: failing&.id, title: title || (words[0].upcase + words[1..]),
+                   risks: Circuits::Situations.on(machine.sheet, probe.situation).cautions)
+        end
+
+        # What is dead with all its volts is proved by being seen to work, not by the volts that it had before too.
+        #
+        # @param unit [Circuits::RepairUnit]
+        # @param reading [Readings::PointReading] that convicts it
+        # @return [Step]
+        def repair(unit, reading)
+          judgement = @case.judgements.fetch(reading.id)
+          shown_by = judgement.code == 'load.dead_with_volts' ? @case.reading(@case.seen_probe) || reading : reading
+          Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: shown_by.id, why: judgement.summary,
+                   risks: unit.cautions, title: title_of(unit))
+        end
+
+        private
+
+        def machine = @case.machine
+        def situation = @case.symptom.situation
+        def consumers = @case.part ? machine.consumers.needed(@case.part) : []
+
+        def lost
+          Step.new(kind: 'watch', minutes: 0, title: "This unit's circuit has no #{@case.symptom.part} any more",
+                   why: 'The sheets were changed. What was read stays: measure something else, or park it')
+        end
+
+        # -- proving and mending
+
+        def prove
+          proof = @case.proofs.compact.find { |one| UNPROVED.include?(one.state) && @case.times(one.before.probe) < 2 }
+          return if proof.nil?
+
+          beside = companion(proof.before.probe)
+          return beside if beside
+
+          measure(proof.before.probe, kind: 'prove', failing: proof.before, unit: proof.repair.unit,
+                                      title: "Prove it: #{Words.probe(proof.before.probe, machine)}",
+                                      why: "It showed the fault at #{proof.before.spoken}: same points, same state")
+        end
+
+        # A proving drop is worth nothing unless it is known that its current flowed.
+        def companion(probe)
+          return unless probe.by == 'volts'
+
+          return measure(posts_probe, why: POSTS_FIRST) if by_posts?(probe) && !@case.reading(posts_probe)
+
+          consumer = consumers_on(probe).find { |one| usable_consumer?(one) }
+          consumer && !@case.reading(across(consumer)) ? measure(across(consumer), why: 'What reaches it says how much current flows') : nil
+        end
+
+        def by_posts?(probe) = probe.to == @case.circumstances.negative_post && !@case.circumstances.paths(probe).between(probe.from, probe.to).plain?
+
+        # What shows by its volts whether current flows in a path; what the complaint is about before others.
+        def consumers_on(probe)
+          finder = @case.circumstances.paths(probe)
+          path = by_posts?(probe) ? finder.to_battery(probe.from) : finder.between(probe.from, probe.to)
+          units = machine.repair_units.along(path.steps.map(&:index)).reject { |unit| unit.kind == 'body' }
+          own = consumers.map(&:key)
+          machine.consumers.all.select { |one| @case.circumstances.hangs_on?(one, units, probe) }.sort_by { |one| own.include?(one.key) ? 0 : 1 }
+        end
+
+        def usable_consumer?(consumer) = @case.circumstances.volt_between(consumer.from, consumer.to, posts_probe).abs > Probes::LEAST_VOLT
+
+        def mend
+          convicted = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
+          key, reading = convicted.find { |unit, _| !@case.mended_in_vain?(unit) }
+          key && repair(machine.repair_units.fetch(key), reading)
+        end
+
+        # What fails by more than a hint, now.
+        def failing = @case.current.select { |reading| @case.judgements.fetch(reading.id).then { |one| one.act? && one.weight != 'hint' } }
+
+        def title_of(unit)
+          return "#{unit.label} is blown: look for what blew it before a new one goes in" if %w[fuse fusible_link].include?(unit.kind)
+
+          "Mend: #{unit.label}"
+        end
+
+        # -- after a repair
+
+        def finish
+          return unless @case.proofs.compact.all? { |proof| proof.state == 'proved' }
+
+          probe = CloseGate.new(@case).owed.find { |one| @case.times(one) < 2 }
+          return owed(probe) if probe
+          return unless CloseGate.new(@case).owed.empty?
+          return put_back if @case.disturbed_count.positive?
+
+          Step.new(kind: 'close', minutes: 1, title: 'Close the job', why: 'The failing reading is sound and nothing is left off', risks: [])
+        end
+
+        def owed(probe)
+          return measure(probe, why: 'The part is proved; now see that the complaint is gone') if probe.by == 'seen'
+
+          companion(probe) || measure(probe, why: 'The whole side failed: it is owed as a whole')
+        end
+
+        def put_back
+          Step.new(kind: 'put_back', minutes: 5, title: 'Put back what was disturbed', why: "#{@case.disturbed_count} still off or open", risks: [])
+        end
+
+        # -- the order of work
+
+        def seen
+          judgement = @case.judgement(@case.seen_probe)
+          return measure(@case.seen_probe, why: 'See it fail before anything is touched') if judgement.nil?
+
+          comes_and_goes if judgement.sound?
+        end
+
+        def comes_and_goes
+          return still_owed if @case.repairs.any?
+
+          Step.new(kind: 'watch', minutes: 0, title: "#{@case.label} works now: park it with what is known", risks: [],
+                   why: 'A fault that comes and goes is not closed by one good start. Read it again when it fails')
+        end
+
+        def still_owed
+          Step.new(kind: 'watch', minutes: 0, title: 'Not proved yet: park it with what is owed', risks: [],
+                   why: [*@case.proofs.compact.filter_map(&:owed), *@case.owed].first.to_s)
+        end
+
+        def posts_probe = Probes.posts(@case, situation)
+
+        def posts
+          judgement = @case.judgement(posts_probe)
+          return measure(posts_probe, why: POSTS_FIRST) if judgement.nil?
+          return unless judgement.act?
+
+          inside_the_bank || charge(judgement)
+        end
+
+        # Posts that fall far below what the batteries have between themselves: a link or a clamp inside the bank, straight across.
+        def inside_the_bank
+          link = Bank.new(@case, situation).probes.find { |probe| @case.judgement(probe).nil? }
+          link && measure(link, why: 'The posts fall: is it a battery, or what joins them?')
+        end
+
+        def charge(judgement)
+          return flat(judgement) if @case.times(posts_probe) > 1
+
+          Step.new(kind: 'charge', probe: posts_probe, minutes: CHARGE_MINUTES, title: 'Charge, look at the clamps, then read the posts again',
+                   why: judgement.summary, risks: %w[batteries frozen_battery])
+        end
+
+        def flat(judgement)
+          Step.new(kind: 'watch', minutes: 0, title: 'The posts stay low: the batteries come first, as a job of their own', risks: ['batteries'],
+                   why: judgement.summary)
+        end
+
+        def across(consumer) = Probes.across(consumer, situation)
+
+        def nothing_found
+          found = failing.flat_map { |one| @case.judgements.fetch(one.id).rules_in }.uniq.first(3)
+          Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected', risks: [],
+                   why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")
+        end
+      end
+    end
+  end
+end

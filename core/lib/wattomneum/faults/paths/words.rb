@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # How a reading between two points is called.
+      module Words
+        # @param probe [Readings::Probe]
+        # @param machine [Circuits::Machine]
+        # @return [String] "volts, K11:86 to BAT:-, key on, engine stopped"
+        def self.probe(probe, machine)
+          state = Circuits::Situations.on(machine.sheet, probe.situation).label
+          way = Readings::Methods.fetch(probe.by).label.downcase
+          return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from)}: #{way}, #{state}" if probe.by == 'seen'
+
+          off = probe.opened.empty? ? '' : ", #{probe.opened.join(' and ')} unplugged"
+          "#{way}, #{short(probe.from)} to #{short(probe.to)}, #{state}#{off}"
+        end
+
+        # @param node [String]
+        # @return [String] a stud or metal by its name alone
+        def self.short(node) = Circuits::Points.drawn(node)
+      end
+    end
+  end
+end

@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Practice
+    # What really is the matter with a unit, hidden from whoever looks for it: its circuit with every component a little off its label, the
+    # faults put in, and a meter that errs as meters do. Knows neither limits nor how faults are looked for.
+    class Truth
+      OPEN_OHM = 1e12
+      # Components are off their labels by up to this: wires by length, loads and coils by make (ours).
+      SPREAD_RATIO = 0.15
+      METER_OHM = 1e7
+      # One meter errs one way all day; its last digit flickers.
+      METER_RATIO = 0.004
+      METER_DIGITS = [[0.4, 0.0001], [4.0, 0.001], [40.0, 0.01], [Float::INFINITY, 0.1]].freeze
+      OVER_RANGE_OHM = 4e7
+      # Under the first share of its sound volts something does nothing, under the second it works weakly.
+      DEAD_RATIO = 0.45
+      WEAK_RATIO = 0.8
+      Shown = Struct.new(:value, :overload, :observation, keyword_init: true)
+
+      # @return [Array<Fault>] what is still wrong
+      attr_reader :faults
+
+      # @param sheet [Circuits::Sheet] as it is drawn
+      # @param faults [Array<Fault>]
+      # @param seed [Integer]
+      def initialize(sheet:, faults:, seed:)
+        @sheet = sheet
+        @faults = faults
+        @random = Random.new(seed)
+        @drawn = sheet.circuit
+        @gain = 1 + (METER_RATIO * noise)
+        @labels = @drawn.owned.each_index.to_h { |index| [index, @drawn.network.branches[index].ohm * off_label(index)] }
+        @sound = settled(@labels)
+        change
+      end
+
+      # @param method [String] volts, ohms, current, lamp or seen
+      # @param from [String] node
+      # @param to [String] node
+      # @param state [String] key state of the sheet
+      # @param opened [Array<String>] ids of components whose plug is off
+      # @return [Shown]
+      def read(method, from, to, state:, opened: [])
+        case method
+        when 'seen' then Shown.new(observation: seen(from, state))
+        when 'ohms' then ohms(from, to, state, opened)
+        when 'lamp' then Shown.new(observation: lamp(from, to, state, opened))
+        else Shown.new(value: volts(from, to, state, opened))
+        end
+      end
+
+      # A new part, a clean joint: whatever was wrong with these is right.
+      #
+      # @param items [Array<String>] keys of items of the circuit
+      def mend(items)
+        mended = items.flat_map { |key| @drawn.item(key).branches }
+        @faults = @faults.reject { |fault| @drawn.item(fault.item).branches.intersect?(mended) }
+        change
+      end
+
+      # @param id [String] of a component
+      # @param state [String]
+      # @return [Boolean]
+      def works?(id, state) = seen("#{id}:", state) == 'works'
+
+      private
+
+      def off_label(index)
+        one = @drawn.owned[index]
+        one.branch.volt.zero? && !one.part.is_a?(Circuits::Parts::Battery) ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
+      end
+
+      def change
+        ohms = @labels.dup
+        @faults.each do |fault|
+          @drawn.item(fault.item).branches.each { |index| ohms[index] = fault.ohm || (ohms[index] + fault.adds_ohm) }
+        end
+        @settled = settled(ohms)
+      end
+
+      def settled(ohms) = Circuits::Solving::SettledStates.new(Circuits::Circuit.new(@sheet, ohms: ohms))
+
+      def volts(from, to, state, opened)
+        meter = [branch(from, to, METER_OHM)]
+        solution = with(meter, opened).fetch(state).solution
+        shown = solution.current(@drawn.network.branches.size) * METER_OHM
+        digit = METER_DIGITS.find { |most, _| shown.abs < most }.last
+        ((((shown * @gain) + (digit * noise)) / digit).round * digit).round(4)
+      end
+
+      # A source behind a kilohm: what it drives says what lies outside.
+      def ohms(from, to, state, opened)
+        solution = with([branch(from, to, 1000.0, 1.0)], opened).fetch(state).solution
+        index = @drawn.network.branches.size
+        ampere = solution.current(index)
+        return Shown.new(overload: true) if ampere.abs < 1.0 / OVER_RANGE_OHM
+
+        ohm = (-1.0 / ampere).abs - 1000.0
+        Shown.new(value: [ohm * (1 + (0.01 * noise)), 0.0].max + (0.1 * @random.rand))
+      end
+
+      def lamp(from, to, state, opened)
+        ohm = (@sheet.system_volt**2) / 21.0
+        ratio = (with([branch(from, to, ohm)], opened).fetch(state).solution.current(@drawn.network.branches.size) * ohm).abs / @sheet.system_volt
+        return 'bright' if ratio > WEAK_RATIO
+
+        ratio > 0.25 ? 'dim' : 'dark'
+      end
+
+      def seen(node, state)
+        watch = @drawn.watch_of(node)
+        ratio = power(@settled, watch, state) / [power(@sound, watch, state), 1e-9].max
+        return 'works' if ratio >= WEAK_RATIO
+
+        ratio < DEAD_RATIO ? 'dead' : 'weak'
+      end
+
+      # What makes it work is its current, of which an open coil has none.
+      def power(settled, watch, state)
+        index = @drawn.element(watch)
+        solution = settled.fetch(state).solution
+        index ? solution.current(index).abs : (solution.volt(@drawn.node(watch.from)) - solution.volt(@drawn.node(watch.to))).abs
+      end
+
+      def with(extra, opened)
+        off = @drawn.owned.each_index.select { |index| opened.include?(@drawn.owned[index].part&.id) && @drawn.owned[index].ring_of.nil? }
+        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: extra)
+      end
+
+      def branch(from, to, ohm, volt = 0.0)
+        Circuits::Solving::Network::Branch.new(from: @drawn.node(from), to: @drawn.node(to), ohm: ohm, volt: volt)
+      end
+
+      def noise = (2 * @random.rand) - 1
+    end
+  end
+end

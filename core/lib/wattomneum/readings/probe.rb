@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Readings
+    # What is measured: by which way (a key of Methods), between which points, in which situation, with which plugs opened.
+    #   from: node of the red lead; to: node of the black lead; opened: ids of components whose plug is off
+    Probe = Struct.new(:by, :from, :to, :situation, :opened, keyword_init: true) do
+      def initialize(opened: [], **rest)
+        super(opened: opened.sort.freeze, **rest)
+        freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+# Somebody who does what the next step says on a hidden circuit, until the job may close or no step is left.
+class BlindTechnician
+  CORE = Wattomneum
+  MOST_STEPS = 60
+
+  attr_reader :steps, :readings, :repairs, :truth
+
+  # @param sheet [CORE::Circuits::Sheet]
+  # @param truth [CORE::Practice::Truth]
+  # @param symptom [CORE::Jobs::Symptom]
+  # @param system [CORE::Systems::ElectricalSystem]
+  def initialize(sheet:, truth:, symptom:, system:)
+    @machine = CORE::Circuits::Machine.new(sheet)
+    @truth = truth
+    @symptom = symptom
+    @system = system
+    @steps = []
+    @readings = []
+    @repairs = []
+  end
+
+  def work
+    MOST_STEPS.times do
+      step = assessment.next_step
+      @steps << step
+      return self if %w[close watch].include?(step.kind)
+
+      take(step)
+    end
+    self
+  end
+
+  def assessment
+    CORE::Faults::Assessment.new(system: @system, readings: [], points: @readings.dup, machine: @machine, repairs: @repairs.dup, symptom: @symptom)
+  end
+
+  def kase = assessment.paths
+
+  def last = @steps.last
+  def measured = @steps.count(&:probe)
+  def minutes = @steps.sum { |step| step.minutes.to_i }
+  def trail = @steps.map { |step| "#{step.kind}: #{step.title}" }
+
+  private
+
+  def take(step)
+    return read(step.probe) if step.probe
+    raise "nobody can do #{step.to_h}" unless %w[repair condemn].include?(step.kind)
+
+    @truth.mend(items_of(step.unit))
+    @repairs << CORE::Jobs::Repair.new(id: "m#{@repairs.size}", unit: step.unit, failing_reading_id: step.failing_reading_id, temporary: false)
+  end
+
+  # By the circuit's own items: what is mended is every branch of the unit.
+  def items_of(unit)
+    units = @machine.repair_units
+    indices = @machine.circuit.owned.each_index.select { |index| units.of(index).key == unit }
+    @machine.circuit.items.select { |item| (item.branches - indices).empty? }.map(&:key)
+  end
+
+  def read(probe)
+    state = CORE::Circuits::Situations.on(@machine.sheet, probe.situation).sheet_state
+    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened)
+    @readings << CORE::Readings::PointReading.new(id: "r#{@readings.size}", probe: probe, taken_at: @readings.size, value: shown.value,
+                                                  overload: shown.overload || false, observation: shown.observation, round: @repairs.size)
+  end
+end

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Server
+  module Contracts
+    # What a complaint is about: starting, charging, or one component of the circuit in one situation.
+    module Symptom
+      SEEN = %w[dead weak comes_and_goes].freeze
+
+      FIELDS = Dry::Schema.define do
+        required(:work).value(:string, included_in?: Wattomneum::Faults::OrdersOfWork::ALL.map(&:key))
+        optional(:part).maybe(:string, max_size?: 80)
+        optional(:situation).maybe(:string, max_size?: 40)
+        optional(:seen).value(:string, included_in?: SEEN)
+      end
+    end
+  end
+end

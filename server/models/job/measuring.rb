@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    class Job < Sequel::Model(:job)
+      # Readings of a job: taken, corrected by another, withdrawn; never changed.
+      module Measuring
+        # @param input [Hash] of Contracts::NewReading
+        # @return [Queries::JobRecord] the job as it was judged with it
+        def take_reading(input, by:, now:)
+          refuse_unless_open!
+          entry = input[:probe] ? point_entry(input, input[:probe], now) : test_entry(input, input[:test_key], input[:position], now)
+          keep_reading(input, entry, by: by)
+        end
+
+        # A superseding reading at the same points; the first one stays readable.
+        #
+        # @param reading_id [String]
+        # @param input [Hash] of Contracts::Correction
+        # @return [Queries::JobRecord]
+        def correct_reading(reading_id, input, by:, now:)
+          refuse_unless_open!
+          wrong = standing_reading!(reading_id)
+          entry = wrong.between_points? ? point_entry(input, probe_of(wrong), now) : test_entry(input, wrong.test_key, wrong.position, now)
+          keep_reading(input, entry, by: by, supersedes_id: wrong.id, correction_reason: input[:reason], taken_at: wrong.taken_at,
+                                     battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
+        end
+
+        # @return [Job, Queries::JobRecord]
+        def withdraw_reading(reading_id, input, by:)
+          refuse_unless_open!
+          return self if Withdrawal.where(reading_id: reading_id).any?
+
+          standing_reading!(reading_id)
+          Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
+          Queries::JobRecord.new(self).tap { |record| Judgement.keep_changed(record) }
+        end
+
+        private
+
+        def core_system = Unit.with_pk!(unit_id).core_system
+
+        def test_entry(input, test_key, position, now)
+          ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id), now: now)
+        end
+
+        def point_entry(input, probe, now)
+          PointEntry.new(input: input, probe: probe, unit: Unit.with_pk!(unit_id), circuit: Queries::JobCircuit.new(id, core_system), now: now)
+        end
+
+        # The points of a reading that is corrected, by the names they have now.
+        def probe_of(row)
+          opened = db[:opened_at_reading].where(reading_id: row.id).select_map(:item_uuid)
+          probe = row.to_point(Queries::JobCircuit.new(id, core_system), opened: opened).probe
+          return probe.to_h unless probe.from.nil? || probe.to.nil?
+
+          raise Refusals::InvalidInput.new('A point of this reading is not on the unit\'s circuit any more: withdraw it instead', fields: {})
+        end
+
+        def keep_reading(input, entry, by:, **rest)
+          reading = db.transaction(savepoint: true) do
+            Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
+                           **entry.attributes, **rest)
+          end
+          entry.opened.each { |uuid| db[:opened_at_reading].insert(reading_id: reading.id, item_uuid: uuid) } if entry.is_a?(PointEntry)
+          record = Queries::JobRecord.new(self)
+          Judgement.keep(record.assessment.judgements.fetch(reading.id))
+          Judgement.keep_changed(record)
+          record
+        end
+
+        # @raise [Refusals::EditConflict] if it was corrected meanwhile
+        # @raise [Refusals::InvalidInput] if it was withdrawn
+        def standing_reading!(reading_id)
+          corrected = Reading.where(supersedes_id: reading_id).any?
+          raise Refusals::EditConflict, 'Somebody corrected this reading already: look at theirs first' if corrected
+          return Reading.with_pk!(reading_id) if Withdrawal.where(reading_id: reading_id).empty?
+
+          raise Refusals::InvalidInput.new('This reading was withdrawn and stays so: take it anew', fields: {})
+        end
+      end
+    end
+  end
+end

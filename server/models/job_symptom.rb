@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # What a job is about, as a statement on the unit's circuit.
+    class JobSymptom < Sequel::Model(:job_symptom)
+      class << self
+        # @param said [Hash] of Contracts::Symptom
+        # @param unit_id [String]
+        # @return [Hash] of columns
+        # @raise [Refusals::InvalidInput] if the unit's circuit has no such thing, or it never works in that situation
+        def columns(said, unit_id)
+          row = Wattomneum::Faults::OrdersOfWork.fetch(said[:work])
+          return { work: row.key, item_uuid: nil, label: '', situation: row.situation, seen: said[:seen] || 'dead' } unless row.along_paths?
+
+          thing = thing_on(unit_id, said[:part])
+          { work: thing.work, item_uuid: thing.item_uuid, label: thing.label, seen: said[:seen] || 'dead',
+            situation: situation(thing, said[:situation]) }
+        end
+
+        private
+
+        def thing_on(unit_id, part)
+          things = Queries::UnitCircuits.new(unit_id).complaints
+          things.find { |thing| thing.part == part } ||
+            refuse('part', 'Choose what does not work: this unit\'s circuit has nothing of that name that should', 'not on this unit')
+        end
+
+        def situation(thing, asked)
+          known = thing.situations.map(&:key)
+          return asked || known.first if asked.nil? || known.include?(asked)
+
+          refuse('situation', "By its circuit #{thing.label} does not work in that state: choose another", "one of #{known.join(', ')}")
+        end
+
+        def refuse(field, sentence, short)
+          raise Refusals::InvalidInput.new(sentence, fields: { "symptom.#{field}" => [short] })
+        end
+      end
+
+      # @param said [Hash] of Contracts::Symptom
+      # @return [Boolean] whether it is the same: what is not changed is not looked up again
+      def says?(said) = said[:part].nil? && said[:work] == work && (said[:seen].nil? || said[:seen] == seen)
+
+      # @param circuit [Queries::JobCircuit]
+      # @return [Wattomneum::Jobs::Symptom]
+      def to_core(circuit)
+        Wattomneum::Jobs::Symptom.new(work: work, situation: situation, seen: seen, part: item_uuid && (circuit.part_id(item_uuid) || label))
+      end
+    end
+  end
+end

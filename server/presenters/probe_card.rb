@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A reading between two points as the pad needs it: where, how, in which state, and what a sound circuit shows.
+    module ProbeCard
+      CORE = Wattomneum
+      # What helps such a reading to count, by how it is measured.
+      CONDITIONS = { 'volts' => %w[posts_now_volt current_ampere meter_proved], 'ohms' => %w[voltage_across_volt reversed_ohm] }.freeze
+      private_constant :CONDITIONS
+
+      # @param probe [CORE::Readings::Probe]
+      # @param assessment [CORE::Faults::Assessment] with a circuit
+      def self.call(probe, assessment)
+        machine = assessment.machine
+        way = CORE::Readings::Methods.fetch(probe.by)
+        situation = CORE::Circuits::Situations.on(machine.sheet, probe.situation)
+        words = CORE::Faults::Paths::Words.probe(probe, machine)
+        { by: probe.by, label: words[0].upcase + words[1..], from: point(machine, probe.from), to: point(machine, probe.to),
+          situation: situation.key, situation_label: situation.label, opened: probe.opened, instrument: way.instrument, quantity: way.quantity,
+          units: CORE::Quantities::Unit.symbols(way.quantity), choices: way.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
+          cautions: CORE::Safety::Cautions.fetch_all(situation.cautions).map(&:to_h), conditions: conditions(probe.by),
+          expected: Expectation.call(probe, assessment) }
+      end
+
+      def self.point(machine, node)
+        point = machine.points.at(node)
+        { node: node, label: point.label, zone: point.zone && (machine.sheet.zones.dig(point.zone, 'label') || point.zone) }
+      end
+
+      def self.conditions(way) = CONDITIONS.fetch(way, []).map { |key| TestCard.condition(key, required: false) }
+      private_class_method :point, :conditions
+    end
+  end
+end

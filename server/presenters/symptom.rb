@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # What a job is about, in words.
+    module Symptom
+      SEEN = { 'dead' => 'does nothing', 'weak' => 'works weakly', 'comes_and_goes' => 'comes and goes' }.freeze
+      private_constant :SEEN
+
+      # @param row [Models::JobSymptom]
+      # @param assessment [Wattomneum::Faults::Assessment]
+      def self.call(row, assessment)
+        order = Wattomneum::Faults::OrdersOfWork.fetch(row.work)
+        { work: row.work, along_paths: order.along_paths?, part: assessment.symptom.part, label: row.label, situation: row.situation,
+          seen: row.seen, words: order.along_paths? ? "#{row.label} #{SEEN.fetch(row.seen)}: #{state(row, assessment)}" : order.words }
+      end
+
+      def self.state(row, assessment)
+        known = assessment.machine ? Wattomneum::Circuits::Situation.of(assessment.machine.sheet) : Wattomneum::Circuits::Situations::ALL
+        known.find { |one| one.key == row.situation }&.label || row.situation
+      end
+      private_class_method :state
+    end
+  end
+end

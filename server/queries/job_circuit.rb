@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # The unit's circuit as one job sees it: by the sheet versions that it holds, and the usual ones where there are none.
+    class JobCircuit
+      # What stands for a fitted sheet: a version with what was overridden when the job was opened.
+      Held = Struct.new(:version, :overrides, keyword_init: true)
+
+      # @param job_id [String]
+      # @param system [Wattomneum::Systems::ElectricalSystem]
+      def initialize(job_id, system)
+        @job_id = job_id
+        @system = system
+      end
+
+      # @return [Wattomneum::Circuits::Machine, nil] nil where its sheets do not go together
+      def machine = whole&.machine
+
+      # @return [Wattomneum::Circuits::Machine]
+      # @raise [Refusals::InvalidInput] where its sheets do not go together
+      def machine!
+        machine || raise(Refusals::InvalidInput.new("This unit's sheets do not go together to one circuit: its circuits say why", fields: {}))
+      end
+
+      # @param item_uuid [String] as it was kept
+      # @return [String, nil] id of the component
+      def part_id(item_uuid)
+        return if machine.nil?
+
+        now = whole.assembly.now(item_uuid)
+        machine.sheet.parts.find { |part| part.uuid == now }&.id
+      end
+
+      # @param item_uuid [String] as it was kept
+      # @param pin [String]
+      # @return [String, nil] node
+      def node_of(item_uuid, pin)
+        kept = pin.delete_prefix(Wattomneum::Circuits::Points::RING)
+        pin = "#{Wattomneum::Circuits::Points::RING}#{whole.assembly.now(kept)}" if kept != pin
+        machine.points.kept(whole.assembly.now(item_uuid), pin)&.node
+      end
+
+      private
+
+      def whole
+        return @whole if defined?(@whole)
+
+        @whole = begin
+          Machines.whole(held, @system)
+        rescue Wattomneum::Error
+          nil
+        end
+      end
+
+      # SQL: select * from job_sheet where job_id = ?; versions by id
+      def held
+        rows = DB[:job_sheet].where(job_id: @job_id).select_hash(:version_id, :overrides)
+        versions = Models::SheetVersion.where(id: rows.keys).eager(:sheet).all.sort_by(&:title)
+        versions.map { |version| Held.new(version: version, overrides: rows.fetch(version.id).to_h) }
+      end
+    end
+  end
+end

@@ -1,0 +1,169 @@
+import { useQuery } from '@tanstack/react-query'
+import { useId, useState } from 'react'
+import { catalogue } from '../../shared/api/catalogue'
+import { expectation, jobPoints, type Probe } from '../../shared/api/jobs'
+import type { JobBench, JobPoints } from '../../shared/api/types'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { Segments } from '../../shared/ui/Segments'
+import { expectedWords, type PadTarget } from './pad'
+
+interface Props {
+  job: JobBench
+  points: Probe
+  onPoints: (next: Probe) => void
+  onPick: (target: PadTarget) => void
+}
+
+function PointBox({
+  label,
+  node,
+  listId,
+  onNode,
+}: {
+  label: string
+  node: string
+  listId: string
+  onNode: (node: string) => void
+}) {
+  return (
+    <Field label={label}>
+      {(wiring) => (
+        <input
+          {...wiring}
+          list={listId}
+          autoComplete="off"
+          placeholder="K11:85, X8:a/1, G8"
+          value={node}
+          onChange={(event) => {
+            onNode(event.target.value)
+          }}
+        />
+      )}
+    </Field>
+  )
+}
+
+function Unplugged({ known, points, onPoints }: { known: JobPoints; points: Probe; onPoints: (next: Probe) => void }) {
+  return (
+    <Field label="Unplugged">
+      {(wiring) => (
+        <select
+          {...wiring}
+          value={points.opened[0] ?? ''}
+          onChange={(event) => {
+            onPoints({ ...points, opened: event.target.value === '' ? [] : [event.target.value] })
+          }}
+        >
+          <option value="">nothing</option>
+          {known.plugs.map((plug) => (
+            <option key={plug.id} value={plug.id}>
+              {plug.id}, {plug.label}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  )
+}
+
+function Asked({ job, points, onPoints, onPick }: Props) {
+  const listId = useId()
+  const { data: known } = useQuery(jobPoints(job.id, true))
+  const { data: lists } = useQuery(catalogue())
+  const asked = { ...points, situation: points.situation || job.symptom.situation, opened: points.opened }
+  const ready = points.from !== '' && points.to !== ''
+  const { data: card, error } = useQuery(expectation(job.id, asked, ready))
+  const change = (part: Partial<Probe>) => {
+    onPoints({ ...asked, ...part })
+  }
+  if (!known || !lists) return null
+  const expected = card && expectedWords(card)
+  return (
+    <div className="flex flex-col gap-4 pt-3">
+      <datalist id={listId}>
+        {known.points.map((point) => (
+          <option key={point.node} value={point.node}>
+            {point.label}
+          </option>
+        ))}
+      </datalist>
+      <Segments
+        label="Measured as"
+        options={lists.ways.filter((way) => way.key !== 'seen').map(({ key, label }) => ({ key, label }))}
+        chosen={points.by}
+        onChoose={(by) => {
+          change({ by })
+        }}
+      />
+      <div className="grid gap-4 desk:grid-cols-2">
+        <PointBox
+          label="Red lead on"
+          node={points.from}
+          listId={listId}
+          onNode={(from) => {
+            change({ from })
+          }}
+        />
+        <PointBox
+          label="Black lead on"
+          node={points.to}
+          listId={listId}
+          onNode={(to) => {
+            change({ to })
+          }}
+        />
+        <Field label="State">
+          {(wiring) => (
+            <select
+              {...wiring}
+              value={asked.situation}
+              onChange={(event) => {
+                change({ situation: event.target.value })
+              }}
+            >
+              {known.situations.map((one) => (
+                <option key={one.key} value={one.key}>
+                  {one.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Unplugged known={known} points={points} onPoints={change} />
+      </div>
+      {expected && <p>{expected}.</p>}
+      {ready && <ErrorNote error={error} />}
+      <Button
+        className="self-start"
+        disabled={!card}
+        onClick={() => {
+          if (card) onPick({ testKey: null, probe: card, position: null })
+        }}
+      >
+        Take this reading
+      </Button>
+    </div>
+  )
+}
+
+/** Two points of the circuit instead of the proposed reading: by typing them, or by tapping the drawing. */
+export function MeasureElse(asking: Props) {
+  const [opened, setOpened] = useState(false)
+  const open = opened || asking.points.from !== ''
+  return (
+    <details
+      className="rule-below pb-3"
+      open={open}
+      onToggle={(event) => {
+        setOpened(event.currentTarget.open)
+      }}
+    >
+      <summary className="flex min-h-12 cursor-pointer items-center font-label font-bold">
+        Measure something else
+      </summary>
+      {open && <Asked {...asking} />}
+    </details>
+  )
+}

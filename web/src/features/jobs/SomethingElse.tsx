@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query'
+import { useId } from 'react'
+import { useWatch, type UseFormReturn } from 'react-hook-form'
+import { complaints } from '../../shared/api/units'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Field } from '../../shared/ui/Field'
+import { Segments } from '../../shared/ui/Segments'
+import { Waiting } from '../../shared/ui/Waiting'
+import { named, type Intake } from './intake'
+
+const HOW = [
+  { key: 'dead', label: 'does nothing' },
+  { key: 'weak', label: 'works weakly' },
+  { key: 'comes_and_goes', label: 'comes and goes' },
+] as const
+
+/** What of the unit's circuit does not work, in which state, and how it fails. */
+export function SomethingElse({
+  unitId,
+  form,
+  error,
+}: {
+  unitId: string
+  form: UseFormReturn<Intake>
+  error: { fields: Record<string, string[]> } | null
+}) {
+  const listId = useId()
+  const { data, error: unread } = useQuery(complaints(unitId, true))
+  const [typed, how, situation] = useWatch({ control: form.control, name: ['thing', 'how', 'situation'] })
+  if (unread) return <ErrorNote error={unread} />
+  if (!data) return <Waiting what="what this unit has" />
+  const chosen = data.things.find((one) => named(one) === typed || one.part === typed.trim())
+  return (
+    <>
+      <Field
+        label="What does not work"
+        help={chosen ? undefined : 'Type a part of its name: pump, heater, relay'}
+        error={error?.fields['symptom.part']?.[0]}
+      >
+        {(wiring) => <input {...wiring} {...form.register('thing')} list={listId} autoComplete="off" />}
+      </Field>
+      <datalist id={listId}>
+        {data.things.map((one) => (
+          <option key={one.part} value={named(one)} />
+        ))}
+      </datalist>
+      {chosen && (
+        <Field label="When it should" error={error?.fields['symptom.situation']?.[0]}>
+          {(wiring) => (
+            <select
+              {...wiring}
+              value={situation || chosen.situations[0]?.key}
+              onChange={(event) => {
+                form.setValue('situation', event.target.value, { shouldDirty: true })
+              }}
+            >
+              {chosen.situations.map((one) => (
+                <option key={one.key} value={one.key}>
+                  {one.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      )}
+      <Segments
+        label="How it fails"
+        options={HOW}
+        chosen={how}
+        onChoose={(key) => {
+          form.setValue('how', key, { shouldDirty: true })
+        }}
+      />
+    </>
+  )
+}

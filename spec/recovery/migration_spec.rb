@@ -61,6 +61,7 @@ RSpec.describe 'The migration to readings between any points' do
   end
 
   it 'does not go back over a job about something else' do
+    @db.run("set session_replication_role = 'replica'") # the audit's counter was not copied
     @db[:job_symptom].where(id: @db[:job_symptom].get(:id)).update(work: 'auxiliary_load')
     expect { migrate(before_points) }.to raise_error(Sequel::Error, /jobs about other things than starting and charging/)
   end

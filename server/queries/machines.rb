@@ -22,7 +22,7 @@ module Server
         end
       end
 
-      # All sheets of a unit as one, and the usual ones where it has none for its start or charge circuit.
+      # All sheets of a unit as one, with what is bolted on, and the usual ones where it has none for its start or charge circuit.
       Whole = Struct.new(:machine, :assembly, :titles, keyword_init: true)
 
       # @param fitted [Array<Models::UnitSheet>] with their versions
@@ -34,7 +34,8 @@ module Server
           own = fitted.map { |one| of(one.version, one.overrides.to_h).sheet }
           sheets = own + Wattomneum::Circuits::UsualSheets.for(system, drawn: own)
           assembly = Wattomneum::Circuits::Assembly.new(sheets)
-          Whole.new(machine: Wattomneum::Circuits::Machine.new(assembly.sheet), assembly: assembly, titles: sheets.map(&:title))
+          fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system)
+          Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title))
         end
       end
 

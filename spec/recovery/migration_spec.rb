@@ -5,64 +5,65 @@ RSpec.describe 'The migration to readings between any points' do
   kept = %i[reading withdrawal judgement repair condemnation job job_event place disturbance attempt]
   before_points = 20
 
+  let(:owner_url) { URI(ENV.fetch('OWNER_URL')) }
+  let(:db) { Sequel.connect(owner_url.dup.tap { |one| one.path = '/points_spec' }.to_s) }
+
   around do |example|
     DemoFleet.fresh
     Sequel.extension :migration
-    url = URI(ENV.fetch('OWNER_URL'))
-    admin = Sequel.connect(url.dup.tap { |one| one.path = '/postgres' }.to_s)
+    admin = Sequel.connect(owner_url.dup.tap { |one| one.path = '/postgres' }.to_s)
     admin.run('drop database if exists points_spec with (force)')
     admin.run('create database points_spec')
-    @db = Sequel.connect(url.dup.tap { |one| one.path = '/points_spec' }.to_s)
-    Sequel::Migrator.run(@db, folder)
+    Sequel::Migrator.run(db, folder)
     copy_fleet
     example.run
   ensure
-    @db&.disconnect
+    db.disconnect
     Que.connection = Server::DB
     admin.run('drop database if exists points_spec with (force)')
     admin.disconnect
   end
 
   def folder = File.join(Server::ROOT, 'server/db/migrate')
-  def migrate(target) = Sequel::Migrator.run(@db, folder, target: target)
+  def migrate(target) = Sequel::Migrator.run(db, folder, target: target)
 
   def copy_fleet
-    @db.extension(:pg_json, :pg_array, :pg_range)
-    @db.run("set session_replication_role = 'replica'")
-    (@db.tables - %i[schema_info] - @db.tables.grep(/\Aque_/)).each do |table|
-      generated = @db.schema(table).select { |_, column| column[:generated] }.map(&:first)
+    db.extension(:pg_json, :pg_array, :pg_range)
+    db.run("set session_replication_role = 'replica'")
+    (db.tables - %i[schema_info] - db.tables.grep(/\Aque_/)).each do |table|
+      generated = db.schema(table).select { |_, column| column[:generated] }.map(&:first)
       rows = Server::DB[table].all.map { |row| row.except(*generated) }
-      rows.each_slice(500) { |slice| @db[table].overriding_system_value.multi_insert(slice) }
+      rows.each_slice(500) { |slice| db[table].overriding_system_value.multi_insert(slice) }
     end
-    @db.run("set session_replication_role = 'origin'")
+    db.run("set session_replication_role = 'origin'")
   end
 
-  def rows(tables) = tables.to_h { |table| [table, @db[table].all.map { |row| row.except(:family) }.sort_by(&:to_s)] }
+  def rows(tables) = tables.to_h { |table| [table, db[table].all.map { |row| row.except(:family) }.sort_by(&:to_s)] }
 
   it 'goes back and forth with every reading, judgement, repair and event as it was, and jobs still about what they were about' do
     before = rows(kept)
-    about = @db[:job_symptom].select_hash(:job_id, :work)
+    about = db[:job_symptom].select_hash(:job_id, :work)
     migrate(before_points)
-    expect(@db[:job].select_hash(:id, :family)).to eq(about)
-    expect(@db[:reading].columns).not_to include(:measured_by)
+    expect(db[:job].select_hash(:id, :family)).to eq(about)
+    expect(db[:reading].columns).not_to include(:measured_by)
     migrate(nil)
     expect(rows(kept)).to eq(before)
-    expect(@db[:job_symptom].select_hash(:job_id, :work)).to eq(about)
+    expect(db[:job_symptom].select_hash(:job_id, :work)).to eq(about)
   end
 
   it 'does not go back over readings, repairs and jobs that the older tables can not hold' do
-    job = @db[:job].first
-    place = @db[:place].where(unit_id: job[:unit_id]).select_map(:id)
-    @db[:reading].insert(id: SecureRandom.uuid, unit_id: job[:unit_id], job_id: job[:id], person_id: job[:opened_by_id], measured_by: 'volts',
-                         from_place_id: place[0], to_place_id: place[1], quantity: 'voltage', value: 1.0, value_text: '1', state: 'key_on',
-                         instrument: 'multimeter', taken_at: Time.now)
+    job = db[:job].first
+    place = db[:place].where(unit_id: job[:unit_id]).select_map(:id)
+    db[:reading].insert(id: SecureRandom.uuid, unit_id: job[:unit_id], job_id: job[:id], person_id: job[:opened_by_id], measured_by: 'volts',
+                        from_place_id: place[0], to_place_id: place[1], quantity: 'voltage', value: 1.0, value_text: '1', state: 'key_on',
+                        instrument: 'multimeter', taken_at: Time.now)
     expect { migrate(before_points) }.to raise_error(Sequel::Error, /there are readings between two points/)
-    expect(@db[:reading].where(measured_by: 'volts').count).to eq(1)
+    expect(db[:reading].where(measured_by: 'volts').count).to eq(1)
   end
 
   it 'does not go back over a job about something else' do
-    @db.run("set session_replication_role = 'replica'") # the audit's counter was not copied
-    @db[:job_symptom].where(id: @db[:job_symptom].get(:id)).update(work: 'auxiliary_load')
+    db.run("set session_replication_role = 'replica'") # the audit's counter was not copied
+    db[:job_symptom].where(id: db[:job_symptom].get(:id)).update(work: 'auxiliary_load')
     expect { migrate(before_points) }.to raise_error(Sequel::Error, /jobs about other things than starting and charging/)
   end
 end

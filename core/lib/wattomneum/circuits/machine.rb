@@ -8,14 +8,16 @@ module Wattomneum
       attr_reader :sheet
 
       # @param sheet [Sheet] with a unit's overrides, where it is a unit's
-      def initialize(sheet)
+      # @param ohms [Hash{Integer => Float}] branches that are known better than the sheet gives them
+      def initialize(sheet, ohms: {})
         @sheet = sheet
+        @ohms = ohms
         @loop_places = {}
         @paths = {}
       end
 
       # @return [Circuit]
-      def circuit = @circuit ||= sheet.circuit
+      def circuit = @circuit ||= Circuit.new(sheet, ohms: @ohms)
 
       # @return [Solving::SettledStates]
       def settled = @settled ||= Solving::SettledStates.new(circuit)

@@ -106,6 +106,19 @@ module Wattomneum
         Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, **changed)
       end
 
+      # The same drawing with other things in the place of some of its components.
+      #
+      # @param replaced [Hash{String => Hash}] id to fields
+      # @return [Sheet]
+      def with_parts(replaced)
+        return self if replaced.empty?
+
+        others = parts.map do |part|
+          replaced.key?(part.id) ? PartKinds.build(replaced[part.id], uuid: part.uuid, system_volt: system_volt) : part
+        end
+        Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, parts: others)
+      end
+
       # Wire fields that a unit may override.
       WIRE_OVERRIDES = %w[from to colour section_mm2 gauge_awg length_m ohm zone].freeze
 

@@ -9,20 +9,23 @@ module Wattomneum
       # Rest volts that a battery which can crank may have: under it a cell is dead, over it the charger is still on (common practice).
       REST_VOLT = (10.5..14.0)
 
-      attr_reader :rest_volt, :posts_volt, :drop_volt, :celsius, :batteries_in_series, :ampere, :speed_rpm
+      attr_reader :rest_volt, :posts_volt, :drop_volt, :ground_drop_volt, :celsius, :batteries_in_series, :ampere, :speed_rpm
 
       # @param rest_volt [Float] of the bank at rest, before the test
       # @param posts_volt [Float] at the bank's outer posts, settled, while cranking
       # @param drop_volt [Float] positive and ground side together, 0 or more
+      # @param ground_drop_volt [Float, nil] the ground side of them, where both sides were read apart
       # @param celsius [Float] of battery and engine at the test
       # @param batteries_in_series [Integer] of 12 V
       # @param ampere [Float, nil] by clamp; without it resistances are not known, what happens elsewhere still is
       # @param speed_rpm [Float, nil] of the engine
       # @raise [InvalidQuantityError] if the volts can not have been read in one test
-      def initialize(rest_volt:, posts_volt:, drop_volt:, celsius:, batteries_in_series:, ampere: nil, speed_rpm: nil)
+      def initialize(rest_volt:, posts_volt:, drop_volt:, celsius:, batteries_in_series:, ampere: nil, speed_rpm: nil,
+                     ground_drop_volt: nil)
         @rest_volt = rest_volt
         @posts_volt = posts_volt
         @drop_volt = drop_volt
+        @ground_drop_volt = ground_drop_volt
         @celsius = celsius
         @batteries_in_series = batteries_in_series
         @ampere = ampere
@@ -36,6 +39,9 @@ module Wattomneum
 
       # @return [Float] volts that the bank lost under the starter
       def sag_volt = rest_volt - posts_volt
+
+      # @return [Float, nil] volts of the positive side, where both sides were read apart
+      def feed_drop_volt = ground_drop_volt && (drop_volt - ground_drop_volt)
 
       # @return [Float] volts that reached the starter
       def starter_volt = posts_volt - drop_volt

@@ -66,9 +66,10 @@ module Wattomneum
 
       private
 
+      # Sources are what they are said to be: what wears them is a fault, and a starter's engine asks for what it asks.
       def off_label(index)
         one = @drawn.owned[index]
-        one.branch.volt.zero? && !one.part.is_a?(Circuits::Parts::Battery) ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
+        one.branch.volt.zero? && [Circuits::Parts::Battery, Circuits::Parts::Starter].none? { |kind| one.part.is_a?(kind) } ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
       end
 
       def change
@@ -120,7 +121,15 @@ module Wattomneum
       def power(settled, watch, state)
         index = @drawn.element(watch)
         solution = settled.fetch(state).solution
+        return speed(watch.key, solution) if @sheet.part(watch.key).is_a?(Circuits::Parts::Starter)
+
         index ? solution.current(index).abs : (solution.volt(@drawn.node(watch.from)) - solution.volt(@drawn.node(watch.to))).abs
+      end
+
+      # A starter is seen by how it turns the engine.
+      def speed(id, solution)
+        branches = @drawn.owned.each_index.select { |index| @drawn.owned[index].part&.id == id && @drawn.owned[index].ring_of.nil? }
+        [@sheet.part(id).speed_ratio(branches.sum { |index| solution.current(index) }), 0.0].max
       end
 
       def with(extra, opened)

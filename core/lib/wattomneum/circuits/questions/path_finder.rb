@@ -74,10 +74,13 @@ module Wattomneum
         def sources = @sources ||= find_sources
 
         def find_sources
-          sources = @circuit.owned.each_index.reject { |index| branch(index).volt.zero? || @circuit.owned[index].branch.gate == :forward }
+          sources = @circuit.owned.each_index.reject { |index| branch(index).volt.zero? || feeds_nothing?(@circuit.owned[index]) }
           live = sources.select { |index| @solution.conducting[index] }
           (live.empty? ? sources : live).map { |index| branch(index).from }.reject(&:zero?)
         end
+
+        # A diode's forward volts, and the back-EMF of a starter, are no supply.
+        def feeds_nothing?(one) = one.branch.gate == :forward || one.part.is_a?(Parts::Starter)
 
         def own_part(pin) = @circuit.sheet.part(pin.split(':', 2).first)
 

@@ -30,6 +30,7 @@ module Wattomneum
             contacts.each { |index, when_energised| conducts[index] = (energised == when_energised) }
           end
           positions.driven.each { |index| conducts[index] = true }
+          @undriven.each { |index, beside| conducts[index] = !positions.driven.include?(beside) }
           positions.forward.each { |index| conducts[index] = true }
           positions.blown.each { |id| @fuse_branches.fetch(id).each { |index| conducts[index] = false } }
           opened.each { |index| conducts[index] = false }
@@ -112,12 +113,16 @@ module Wattomneum
           @fuse_branches = (by_gate[:whole] || []).group_by { |index| owned[index].part.id }
           @diodes = by_gate[:forward] || []
           @drivers = (by_gate[:driven] || []).map { |index| prepared(index) }
+          @undriven = (by_gate[:undriven] || []).to_h { |index| [index, beside(index)] }
         end
+
+        # The driven branch of the same part.
+        def beside(index) = @drivers.map(&:first).find { |other| @circuit.owned[other].part == @circuit.owned[index].part }
 
         def base(state)
           @circuit.owned.map do |one|
             case one.branch.gate
-            when :always, :whole then true
+            when :always, :whole, :undriven then true
             when :states then one.branch.states.include?(state)
             else false
             end

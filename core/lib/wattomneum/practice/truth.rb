@@ -75,12 +75,18 @@ module Wattomneum
       def change
         ohms = @labels.dup
         @faults.each do |fault|
-          @drawn.item(fault.item).branches.each { |index| ohms[index] = fault.ohm || (ohms[index] + fault.adds_ohm) }
+          @drawn.item(fault.item).branches.each { |index| ohms[index] = fault.ohm || (ohms[index] + fault.adds_ohm.to_f) }
         end
-        @settled = settled(ohms)
+        @shorts = @faults.select(&:to_ground_ohm).map { |fault| short(fault) }
+        @settled = settled(ohms, @shorts)
       end
 
-      def settled(ohms) = Circuits::Solving::SettledStates.new(Circuits::Circuit.new(@sheet, ohms: ohms))
+      def short(fault)
+        from = @drawn.network.branches[@drawn.item(fault.item).branches.first].from
+        Circuits::Solving::Network::Branch.new(from: from, to: 0, ohm: fault.to_ground_ohm, volt: 0.0)
+      end
+
+      def settled(ohms, extra = []) = Circuits::Solving::SettledStates.new(Circuits::Circuit.new(@sheet, ohms: ohms), extra: extra)
 
       def volts(from, to, state, opened)
         meter = [branch(from, to, METER_OHM)]
@@ -134,7 +140,7 @@ module Wattomneum
 
       def with(extra, opened)
         off = @drawn.owned.each_index.select { |index| opened.include?(@drawn.owned[index].part&.id) && @drawn.owned[index].ring_of.nil? }
-        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: extra)
+        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *@shorts])
       end
 
       def branch(from, to, ohm, volt = 0.0)

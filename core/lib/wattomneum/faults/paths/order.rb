@@ -8,8 +8,9 @@ module Wattomneum
       class Order
         CHARGE_MINUTES = 30
         UNPROVED = %w[missing void].freeze
+        FUSES = %w[fuse fusible_link].freeze
         POSTS_FIRST = 'The posts in this state: every other reading is held against them'
-        private_constant :CHARGE_MINUTES, :UNPROVED, :POSTS_FIRST
+        private_constant :CHARGE_MINUTES, :UNPROVED, :FUSES, :POSTS_FIRST
 
         # @param kase [Case]
         def initialize(kase)
@@ -20,7 +21,7 @@ module Wattomneum
         def call
           return lost if @case.part.nil?
 
-          prove || mend || (@case.repairs.any? && finish) || seen || posts || Descent.new(@case, self).call(consumers) || nothing_found
+          prove || mend || blown_before || (@case.repairs.any? && finish) || seen || posts || Descent.new(@case, self).call(consumers) || nothing_found
         end
 
         # @return [Step, nil]
@@ -42,6 +43,9 @@ module Wattomneum
         # @param reading [Readings::PointReading] that convicts it
         # @return [Step]
         def repair(unit, reading)
+          blown_by = ShortSearch.new(@case, self, unit).call if FUSES.include?(unit.kind)
+          return blown_by if blown_by
+
           judgement = @case.judgements.fetch(reading.id)
           shown_by = judgement.code == 'load.dead_with_volts' ? @case.reading(@case.seen_probe) || reading : reading
           Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: shown_by.id, why: judgement.summary,
@@ -102,11 +106,19 @@ module Wattomneum
           key && repair(machine.repair_units.fetch(key), reading)
         end
 
+        # A fuse that was found blown before what blew it was mended still has to be put in.
+        def blown_before
+          older = @case.readings.select { |one| one.round < @case.round }
+          key, reading = older.flat_map { |one| @case.judgements.fetch(one.id).convicts.map { |unit| [unit, one] } }
+                              .find { |unit, _| FUSES.include?(machine.repair_units.fetch(unit).kind) && @case.repairs.none? { |made| made.unit == unit } }
+          key && repair(machine.repair_units.fetch(key), reading)
+        end
+
         # What fails by more than a hint, now.
         def failing = @case.current.select { |reading| @case.judgements.fetch(reading.id).then { |one| one.act? && one.weight != 'hint' } }
 
         def title_of(unit)
-          return "#{unit.label} is blown: look for what blew it before a new one goes in" if %w[fuse fusible_link].include?(unit.kind)
+          return "#{unit.label} is blown: look for what blew it before a new one goes in" if FUSES.include?(unit.kind)
 
           "Mend: #{unit.label}"
         end

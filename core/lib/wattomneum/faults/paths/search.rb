@@ -33,7 +33,7 @@ module Wattomneum
           @below = below
           return Outcome.new(clear: true) unless path?
           return Outcome.new(probe: whole, why: "Which side loses them: #{@side == :feed ? 'the feed' : 'the ground'}") unless read?(whole)
-          return Outcome.new(clear: true) unless lost?
+          return Outcome.new(clear: true) unless lost? && first_bad
 
           between(last_good, first_bad)
         end

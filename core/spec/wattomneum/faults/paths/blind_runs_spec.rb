@@ -52,6 +52,23 @@ RSpec.describe Wattomneum::Faults::Paths::Order do
     end
   end
 
+  # A short behind a fuse: sheet, what is dead, the wire that is rubbed through.
+  shorts = [%w[fuel_pump M2], %w[fuel_pump M2], %w[fuel_pump M2], %w[heater U3], %w[fuel_pump M2]]
+           .zip(['wire 9', 'wire 10', 'wire 11', 'wire 4', 'wire 7'])
+  shorts.each do |(key, part), wire|
+    it "looks for what blew the fuse before a new one goes in: #{wire} of #{key} on the metal" do
+      one = run(core::Circuits::Library.fetch(key), part, 'key_on', core::Practice::Fault.short(wire, Random.rand(0.05..0.8)), 3)
+      expect([one.last.kind, one.truth.faults, one.repairs.first.unit]).to eq(['close', [], wire])
+      expect(one.repairs.last.unit).to match(/\AF\d+\z/)
+    end
+  end
+
+  it 'sends eyes along the wires where ohms can not tell which is rubbed through, and mends none of them by guess' do
+    one = run(core::Circuits::Library.fetch('heater'), 'U3', 'key_on', core::Practice::Fault.short('wire 5', 0.3), 3)
+    expect([one.last.kind, one.repairs]).to eq(['watch', []])
+    expect(one.last.title).to eq('Shorted to ground: look along Wire 5 red/white 4 mm2 and Wire 6 red/white 4 mm2')
+  end
+
   it 'says so where what it says has been cured by itself' do
     sheet = core::Circuits::Library.fetch('fuel_pump')
     truth = core::Practice::Truth.new(sheet: sheet, faults: [], seed: 1)

@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # What blew a fuse: ohms to ground with the isolator open, section by section from the fuse on. A section ends where a contact stands
+      # open or a plug can be parted; only where the sheet leads nowhere do ohms tell a short.
+      class ShortSearch
+        # One piece of the way that can be measured by itself: node, what is unplugged for it, and the units that lie in it.
+        Section = Struct.new(:node, :opened, :units, keyword_init: true)
+        SITUATION = 'isolator_open'
+        WHY = 'A fuse does not blow by itself: is this section shorted to ground?'
+        MOST_UNPLUGGED = 5
+        private_constant :SITUATION, :WHY, :MOST_UNPLUGGED
+
+        # @param kase [Case]
+        # @param order [Order] makes the steps
+        # @param fuse [Circuits::RepairUnit] that is blown
+        def initialize(kase, order, fuse)
+          @case = kase
+          @order = order
+          @fuse = fuse
+          @machine = kase.machine
+          # Blown or not, it is out while one looks.
+          @fuse_ids = @machine.sheet.parts.select { |part| fuse.item_uuids.include?(part.uuid) }.map(&:id)
+        end
+
+        # @return [Step, nil] the next ohms, or the shorted section; nil where all is insulated, or nothing can be told
+        def call
+          sections.each do |section|
+            probe = [section, unloaded(section)].map { |one| probe_of(one) }.find { |one| tells?(one) } or next
+
+            reading = @case.reading(probe)
+            return @order.measure(probe, why: WHY) if reading.nil?
+            return shorted(section, reading) if @case.judgements.fetch(reading.id).code == 'ohms.short'
+          end
+          nil
+        end
+
+        private
+
+        def probe_of(section)
+          Readings::Probe.new(by: 'ohms', from: section.node, to: @case.circumstances.negative_post, situation: SITUATION, opened: section.opened)
+        end
+
+        # The same with whatever else hangs on the fuse unplugged too, as long as that is few.
+        def unloaded(section)
+          hanging = @machine.consumers.all.select { |one| @case.circumstances.hangs_on?(one, [@fuse], Probes.across(one, @case.symptom.situation)) }
+          ids = hanging.map { |one| one.from.split(':', 2).first }.uniq
+          ids.size > MOST_UNPLUGGED ? section : Section.new(**section.to_h, opened: [*section.opened, *ids].uniq)
+        end
+
+        # A state without isolator, or a load that can not be unplugged from the section: then ohms say nothing here.
+        def tells?(probe)
+          return false if Circuits::Situation.of(@machine.sheet).none? { |one| one.key == SITUATION }
+
+          @machine.sound_reading.call(probe).over_range
+        rescue RefusedError
+          false
+        end
+
+        # It is runs of wire that are rubbed through. One is convicted by its ohms, of several eyes find which.
+        def shorted(section, reading)
+          wires = section.units.select { |unit| unit.kind == 'wire' }
+          why = @case.judgements.fetch(reading.id).summary
+          return look_along(wires, why) unless wires.one?
+
+          unit = wires.first
+          return if @case.mended_in_vain?(unit.key)
+
+          Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: reading.id, risks: unit.cautions,
+                   title: "Shorted to ground: #{unit.label}", why: why)
+        end
+
+        def look_along(wires, why)
+          Step.new(kind: 'watch', minutes: 0, risks: [], why: "#{why}. Record what was mended, and the ohms prove it",
+                   title: "Shorted to ground: look along #{wires.map(&:label).join(' and ')}")
+        end
+
+        # From behind the fuse along the feed of what fails.
+        def sections
+          steps = way
+          cut = steps.slice_when { |one, other| cut?(one) || cut?(other) }.reject { |run| cut?(run.first) }
+          cut.map { |run| section(run, steps) }
+        end
+
+        def way
+          @consumer = [*@machine.consumers.needed(@case.part), *@machine.consumers.all].find { |one| behind_fuse(one).any? }
+          @consumer ? behind_fuse(@consumer) : []
+        end
+
+        # Steps from the fuse to the consumer.
+        def behind_fuse(consumer)
+          steps = @case.circumstances.paths(Probes.across(consumer, @case.symptom.situation)).to_battery(consumer.from).steps.reverse
+          at = steps.index { |step| @machine.repair_units.of(step.index) == @fuse }
+          at ? steps.drop(at + 1) : []
+        end
+
+        def part_of(step) = @machine.circuit.owned[step.index].part
+        def plug?(step) = part_of(step).is_a?(Circuits::Parts::Connector)
+
+        # A plug, or a contact that stands open with the isolator.
+        def cut?(step)
+          plug?(step) || !@machine.settled.fetch('off').solution.conducting[step.index]
+        end
+
+        def section(run, steps)
+          before = steps[steps.index(run.first) - 1] if steps.index(run.first).positive?
+          after = steps[steps.index(run.last) + 1]
+          opened = [before, after].compact.select { |step| plug?(step) }.map { |step| part_of(step).id }
+          opened << @consumer.from.split(':', 2).first if after.nil?
+          Section.new(node: run.first.to, opened: [*opened, *@fuse_ids].uniq, units: @machine.repair_units.along(run.map(&:index)))
+        end
+      end
+    end
+  end
+end

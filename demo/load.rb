@@ -46,8 +46,8 @@ module Demo
       volt = row['arrangement'] == 'series' ? 24 : 12
       unit = MODELS::Unit.establish(
         id: id, number: row['number'], name: row['name'], kind: row['kind'], yard_id: yards.fetch(row['yard']), system_volt: volt,
-        arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps'].to_f,
-        alternator_rating_ampere: row['alternator'].to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
+        arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
+        alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])
@@ -60,7 +60,7 @@ module Demo
     end
 
     def fit_batteries(unit, row)
-      ampere, standard, type = row['battery']
+      ampere, standard, type = row['battery'] || []
       unit.core_system.positions.to_h do |position|
         label = { tag: "#{row['number'].delete('-')}-#{position}", type: type, rating_ampere: ampere.to_f, rating_standard: standard,
                   capacity_ampere_hour: (ampere / 8.0).round.to_f, date_code: 'J24' }

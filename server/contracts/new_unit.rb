@@ -14,11 +14,13 @@ module Server
         required(:yard_id).value(Types::Uuid)
         required(:system_volt).value(:integer, included_in?: [12, 24])
         required(:arrangement).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::ARRANGEMENTS)
-        required(:battery_count).value(:integer, gteq?: 1, lteq?: 4)
-        required(:usual_cranking_current_ampere).value(Types::Number, gt?: 0, lteq?: 3000)
+        required(:battery_count).value(:integer, gteq?: 0, lteq?: 4)
+        required(:usual_cranking_current_ampere).maybe(Types::Number, gt?: 0, lteq?: 3000)
         optional(:alternator_rating_ampere).maybe(Types::Number, gt?: 0, lteq?: 1000)
         required(:has_isolator).value(:bool)
         required(:has_sense).value(:bool)
+        optional(:regulator).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::REGULATORS)
+        optional(:neutral_interlock).value(:bool)
       end
 
       json(FIELDS) do

@@ -11,6 +11,7 @@ module Server
         # @raise [Refusals::InvalidInput] if the unit's circuit has no such thing, or it never works in that situation
         def columns(said, unit_id)
           row = Wattomneum::Faults::OrdersOfWork.fetch(said[:work])
+          refuse_without(row, Unit.with_pk!(unit_id).core_system)
           return { work: row.key, item_uuid: nil, label: '', situation: row.situation, seen: said[:seen] || 'dead' } unless row.along_paths?
 
           thing = thing_on(unit_id, said[:part])
@@ -19,6 +20,14 @@ module Server
         end
 
         private
+
+        # A job about starting needs a starter, one about charging a battery.
+        def refuse_without(row, system)
+          return if row.along_paths? || (row.loop == 'start' ? system.starter? : system.battery?)
+
+          missing = row.loop == 'start' ? 'starter' : 'battery'
+          refuse('work', "This unit has no #{missing}: say what of its circuit does not work instead", "needs a #{missing}")
+        end
 
         def thing_on(unit_id, part)
           things = Queries::UnitCircuits.new(unit_id).complaints

@@ -12,7 +12,7 @@ module Server
       one_to_many :jobs, class: 'Server::Models::Job'
 
       EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
-                  has_isolator has_sense].freeze
+                  has_isolator has_sense regulator neutral_interlock].freeze
       NUMBER_TAKEN = 'this number is taken'
 
       dataset_module do
@@ -53,7 +53,7 @@ module Server
         def electrical_system(input)
           Wattomneum::Systems::ElectricalSystem.new(
             **input.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere,
-                          :alternator_rating_ampere, :has_isolator, :has_sense)
+                          :alternator_rating_ampere, :has_isolator, :has_sense, :regulator, :neutral_interlock)
           )
         end
       end
@@ -64,7 +64,7 @@ module Server
         Wattomneum::Systems::ElectricalSystem.new(
           system_volt: system_volt, arrangement: arrangement, battery_count: battery_count, batteries: batteries,
           usual_cranking_current_ampere: usual_cranking_current_ampere, has_isolator: has_isolator,
-          alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense
+          alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense, regulator: regulator, neutral_interlock: neutral_interlock
         )
       end
 

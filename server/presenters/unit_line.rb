@@ -20,6 +20,7 @@ module Server
       # @return [String] "12 V, 2 in parallel"
       def self.system_words(unit)
         case unit.arrangement
+        when 'none' then 'no battery'
         when 'single' then "#{unit.system_volt} V single"
         when 'parallel' then "#{unit.system_volt} V, #{unit.battery_count} in parallel"
         else "#{unit.system_volt} V series pair"

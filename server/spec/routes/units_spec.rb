@@ -184,4 +184,30 @@ RSpec.describe Server::Routes::Units do
     write(:patch, "/api/batteries/#{battery.id}", { lock_version: 9, type: 'agm', rating_ampere: 800, rating_standard: 'EN' })
     expect([status, error['theirs']]).to match([409, include('lock_version' => 0)])
   end
+
+  it 'takes an engine without battery or starter, offers no job about starting it, and works on what it has' do
+    sign_in_as('electrician')
+    fields = unit_fields(arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil, alternator_rating_ampere: nil)
+    sheet = write(:post, '/api/units', { id: SecureRandom.uuid, **fields })
+    expect([status, sheet['system'], sheet['positions'], sheet['batteries']]).to eq([201, 'no battery', [], []])
+    %w[starting charging].each do |work|
+      write(:post, '/api/jobs', { id: SecureRandom.uuid, unit_id: sheet['id'], complaint: 'x', symptom: { work: work } })
+      expect([status, error['message']]).to match([422, /\AThis unit has no (starter|battery)/])
+    end
+    read("/api/units/#{sheet['id']}/complaints")
+    expect([status, error['message']]).to eq([422, 'no sheet is fitted: fit one, and the unit has a circuit'])
+    Server::Models::Sheet.bring_in_shipped
+    unit = Server::Models::Unit.with_pk!(sheet['id'])
+    Server::Models::UnitSheet.fit(unit, Server::Models::SheetVersion.newest_of('magneto_kill'), at: Time.now.utc)
+    expect(read("/api/units/#{sheet['id']}/complaints")['things']).not_to be_empty
+  end
+
+  it 'keeps what regulator it has, and refuses one that there is not' do
+    sign_in_as('electrician')
+    id = SecureRandom.uuid
+    sheet = write(:post, '/api/units', { id: id, **unit_fields(regulator: 'external_a', neutral_interlock: true) })
+    expect(sheet).to include('regulator' => 'external_a', 'neutral_interlock' => true)
+    write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(regulator: 'magic') })
+    expect([status, error['fields'].keys]).to eq([422, ['regulator']])
+  end
 end

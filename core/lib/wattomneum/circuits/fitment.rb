@@ -42,7 +42,8 @@ module Wattomneum
 
       def fitted
         replaced = batteries
-        replaced[loop.load] = starter if loop && @system.usual_cranking_current_ampere
+        replaced[loop.load] = starter if loop && @system.starter?
+        @drawn.parts.grep(Parts::Alternator).each { |part| replaced[part.id] = part.fields.merge('volt' => regulated_volt(part)) }
         @drawn.with_parts(replaced)
       end
 
@@ -96,6 +97,15 @@ module Wattomneum
       # A battery of which nothing is entered (common practice).
       UNRATED_OHM = 0.005
       private_constant :UNRATED_OHM
+
+      # Formula: V = setpoint at 25 degC + shift x (T - 25); a regulator that a control unit commands is not shifted here.
+      # Source: 3 mV per cell and degC, handbook, from memory.
+      def regulated_volt(part)
+        setpoint = part.fields.fetch('volt', Parts::Alternator::VOLT_PER_12 * @drawn.system_volt / 12)
+        return setpoint if @system.regulator == 'commanded'
+
+        setpoint + (@system.limit('charging.shift_per_degree').value * (@celsius - Charging::Regulation::REFERENCE_CELSIUS))
+      end
 
       # -- starter
 

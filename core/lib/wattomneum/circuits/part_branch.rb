@@ -5,7 +5,8 @@ module Wattomneum
     # One resistance (and perhaps a source) of a part between two of its nodes, and when it conducts.
     class PartBranch
       # always: it simply does; states: in the key states named; energised and rest: while its relay is pulled in, or is not;
-      # driven: while its driver is on; undriven: while the driven branch beside it in its part is off; whole: until its fuse blows; forward: while the diode conducts
+      # driven: while its driver is on; undriven: while the driven branch beside it in its part is off; whole: until its fuse blows;
+      # forward: while the diode conducts
       GATES = %i[always states energised rest driven undriven whole forward].freeze
       # What switches a driven branch on. states: key states in which it is asked to; needs: pins and least volts counted
       # from the pin `ground`; after_s and for_s: its delay and how long it lasts, told to the reader.

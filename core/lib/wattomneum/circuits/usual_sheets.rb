@@ -14,6 +14,10 @@ module Wattomneum
       SOLENOID_OHM = 0.9
       private_constant :HEALTHY_SHARE, :UNRATED_OHM, :CELSIUS, :SOLENOID_OHM
 
+      # Cables of a unit that has no starter are drawn for this.
+      WITHOUT_STARTER_AMPERE = 100.0
+      private_constant :WITHOUT_STARTER_AMPERE
+
       START = 'usual_start'
       CHARGE = 'usual_charge'
 
@@ -23,9 +27,11 @@ module Wattomneum
       # @param drawn [Array<Sheet>] that the unit has
       # @return [Array<Sheet>] for the loops that none of them draws
       def self.for(system, drawn: [])
+        return [] unless system.battery?
+
         loops = drawn.flat_map { |sheet| sheet.loops.map(&:key) }
         has_bank = drawn.any? { |sheet| sheet.parts.any?(Parts::Battery) }
-        [*(new(system, box: has_bank).start unless loops.include?('start')),
+        [*(new(system, box: has_bank).start unless loops.include?('start') || !system.starter?),
          *(new(system, box: true).charge unless loops.include?('charge') || system.alternator_rating_ampere.nil?)]
       end
 
@@ -39,22 +45,22 @@ module Wattomneum
         @system = system
         @box = box
         @volt = system.system_volt
-        @ampere = system.usual_cranking_current_ampere
+        @ampere = system.usual_cranking_current_ampere || WITHOUT_STARTER_AMPERE
       end
 
       # @return [Sheet]
       def start
-        sheet(START, 'Start circuit, the usual one', [*bank, *isolator, *START_PARTS, solenoid, starter, *METAL],
-              [*bank_wires, *feed_to('K2:30'), *START_WIRES, *ground, bolts], loops: 'start, load: M1, state: cranking',
+        sheet(START, 'Start circuit, the usual one', [*bank, *isolator, *START_PARTS, *interlock, solenoid, starter, *METAL],
+              [*bank_wires, *feed_to('K2:30'), *START_WIRES, *coil_ground, *ground, bolts], loops: 'start, load: M1, state: cranking',
               places: { starter_stud: 'K2:30', solenoid_terminal: 'K2:86', starter_case: 'M1:case' })
       end
 
       # @return [Sheet]
       def charge
-        sheet(CHARGE, 'Charge circuit, the usual one', [*bank, *isolator, *CHARGE_PARTS, lamp, alternator, *METAL],
-              [*bank_wires, *feed_to(nil), output, *CHARGE_WIRES, *sense, *ground], loops: 'charge, load: G, state: running',
-              places: { alternator_output: 'G:B+', excitation_terminal: 'G:D+', charge_lamp: 'H1:1', alternator_case: 'G:case',
-                        **(@system.has_sense ? { sense_terminal: 'G:S' } : {}) })
+        sheet(CHARGE, 'Charge circuit, the usual one', [*bank, *isolator, *CHARGE_PARTS, *lamp, *regulator, alternator, *METAL],
+              [*bank_wires, *feed_to(nil), output, *CHARGE_WIRES, *excitation, *sense, *ground], loops: 'charge, load: G, state: running',
+              places: { alternator_output: 'G:B+', alternator_case: 'G:case', **excitation_places,
+                        **(@system.has_sense && !external? ? { sense_terminal: 'G:S' } : {}) })
       end
 
       START_PARTS = ['{ id: F1, kind: fuse, label: Key switch feed, rating_ampere: 30 }',
@@ -64,14 +70,13 @@ module Wattomneum
                      '{ id: K1, kind: relay, label: Start relay }'].freeze
       START_WIRES = ['{ number: 11, from: FEED, to: F1:1, ohm: 0.002 }', '{ number: 12, from: FEED, to: F2:1, ohm: 0.002 }',
                      '{ number: 13, from: F1:2, to: S2:30, ohm: 0.02 }', '{ number: 15, from: S2:50, to: K1:86, ohm: 0.05 }',
-                     '{ number: 17, from: K1:85, to: G2, ohm: 0.01 }', '{ number: 18, from: F2:2, to: K1:30, ohm: 0.003 }',
+                     '{ number: 18, from: F2:2, to: K1:30, ohm: 0.003 }',
                      '{ number: 19, from: K1:87, to: K2:86, ohm: 0.01 }', '{ number: 6, from: K2:87, to: M1:+, ohm: 0.00002 }',
                      '{ number: sol, from: K2:85, to: M1:case, ohm: 0.0005 }'].freeze
       CHARGE_PARTS = ['{ id: F3, kind: fuse, label: Gauges and lamps, rating_ampere: 10 }',
                       '{ id: FL1, kind: fusible_link, label: Output link, rating_ampere: 250 }',
                       '{ id: S2, kind: switch, label: Key switch, contacts: [{ from: 30, to: 15, closed_in: [key_on, cranking, running] }] }'].freeze
       CHARGE_WIRES = ['{ number: 21, from: FEED, to: S2:30, ohm: 0.02 }', '{ number: 35, from: S2:15, to: F3:1, ohm: 0.005 }',
-                      '{ number: 36, from: F3:2, to: H1:1, ohm: 0.02 }', '{ number: 37, from: H1:2, to: G:D+, ohm: 0.1 }',
                       '{ number: bracket, from: G:case, to: BLOCK, ohm: 0.0003 }', '{ number: 31, from: FL1:2, to: FEED, ohm: 0.0005 }'].freeze
       METAL = ['{ id: G2, kind: ground, label: Battery ground, body: FRAME, ohm: 0.00003, ring_ohm: 0.00002 }',
                '{ id: FEED, kind: stud, label: Feed stud, ring_ohm: 0.00002 }',
@@ -175,13 +180,61 @@ module Wattomneum
       MOST_OHM = 100.0
       private_constant :LEAST_OHM, :MOST_OHM
 
-      def lamp
-        "{ id: H1, kind: load, label: Charge lamp, ohm: #{48 * @volt / 12}, works_from_volt: #{4 * @volt / 12}, works_in: [key_on, cranking] }"
+      def external? = @system.regulator.start_with?('external')
+
+      # A neutral switch lies in the ground of the start relay's coil.
+      def interlock
+        @system.neutral_interlock ? ['{ id: S3, kind: switch, label: Neutral switch, closed_in: [off, isolator_on, key_on, cranking, running] }'] : []
       end
 
-      def alternator = "{ id: G, kind: alternator, label: Alternator, sense: #{@system.has_sense} }"
+      def coil_ground
+        return ['{ number: 17, from: K1:85, to: G2, ohm: 0.01 }'] unless @system.neutral_interlock
+
+        ['{ number: 17, from: K1:85, to: S3:1, ohm: 0.01 }', '{ number: 20, from: S3:2, to: G2, ohm: 0.01 }']
+      end
+
+      def excitation_places = external? ? { excitation_terminal: "G:#{field_pin}" } : { excitation_terminal: 'G:D+', charge_lamp: 'H1:1' }
+      def field_pin = @system.regulator == 'external_a' ? 'F1' : 'F'
+
+      # A regulator outside by its terminals: its supply and ground, what it senses, and the field that it feeds (B) or grounds (A).
+      def regulator
+        return [] unless external?
+
+        role = @system.regulator == 'external_a' ? 'low_side' : 'high_side'
+        ["{ id: U1, kind: control_unit, label: Regulator, runs_from_volt: #{5 * @volt / 12}, draws_ohm: #{100 * @volt / 12}, pins: [" \
+         '{ pin: supply, role: supply }, { pin: ground, role: ground }, { pin: sense, role: input, ohm: 50000 }, ' \
+         "{ pin: field, role: #{role}, ohm: 0.4, active_in: [key_on, cranking, running] }] }"]
+      end
+
+      # Through the lamp where it excites itself; through the regulator outside else.
+      def excitation
+        return ['{ number: 36, from: F3:2, to: H1:1, ohm: 0.02 }', '{ number: 37, from: H1:2, to: G:D+, ohm: 0.1 }'] unless external?
+
+        ['{ number: 41, from: F3:2, to: "U1:supply", ohm: 0.02 }', '{ number: 42, from: "U1:ground", to: G2, ohm: 0.01 }',
+         '{ number: 43, from: FEED, to: "U1:sense", ohm: 0.05 }', *field_wires]
+      end
+
+      def field_wires
+        return ['{ number: 44, from: "U1:field", to: G:F, ohm: 0.02 }'] unless @system.regulator == 'external_a'
+
+        ['{ number: 44, from: F3:2, to: G:F1, ohm: 0.02 }', '{ number: 45, from: G:F2, to: "U1:field", ohm: 0.02 }']
+      end
+
+      def lamp
+        return [] if external?
+
+        ["{ id: H1, kind: load, label: Charge lamp, ohm: #{48 * @volt / 12}, works_from_volt: #{4 * @volt / 12}, works_in: [key_on, cranking] }"]
+      end
+
+      def alternator
+        return "{ id: G, kind: alternator, label: Alternator, sense: #{@system.has_sense} }" unless external?
+
+        "{ id: G, kind: alternator, label: Alternator, field: true, field_grounded: #{@system.regulator == 'external_a'}, " \
+          "rotor_ohm: #{5.5 * @volt / 12}, excited_from_volt: #{4 * @volt / 12} }"
+      end
+
       def output = '{ number: 30, from: G:B+, to: FL1:1, ohm: 0.0003 }'
-      def sense = @system.has_sense ? ['{ number: 34, from: FEED, to: G:S, ohm: 0.05 }'] : []
+      def sense = @system.has_sense && !external? ? ['{ number: 34, from: FEED, to: G:S, ohm: 0.05 }'] : []
       # Within what a sheet may hold, whatever was entered.
       def healthy(limit) = (HEALTHY_SHARE.fetch(limit) * @system.limit(limit).value / @ampere).clamp(0.00001, 1.0)
       def written(number) = format('%.7f', number)

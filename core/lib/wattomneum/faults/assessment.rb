@@ -84,7 +84,7 @@ module Wattomneum
 
       # @return [Array<ProofLadder>]
       def ladders
-        @ladders ||= [StarterLadder.new(self), AlternatorLadder.new(self),
+        @ladders ||= [*([StarterLadder.new(self)] if system.starter?), *([AlternatorLadder.new(self)] if system.battery?),
                       *system.positions.map { |position| BatteryLadder.new(self, position) }, *paths&.ladders]
       end
 

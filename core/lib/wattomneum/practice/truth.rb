@@ -69,7 +69,8 @@ module Wattomneum
       # Sources are what they are said to be: what wears them is a fault, and a starter's engine asks for what it asks.
       def off_label(index)
         one = @drawn.owned[index]
-        one.branch.volt.zero? && [Circuits::Parts::Battery, Circuits::Parts::Starter].none? { |kind| one.part.is_a?(kind) } ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
+        made_so = [Circuits::Parts::Battery, Circuits::Parts::Starter].any? { |kind| one.part.is_a?(kind) }
+        one.branch.volt.zero? && !made_so ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
       end
 
       def change

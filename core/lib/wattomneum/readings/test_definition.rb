@@ -5,6 +5,10 @@ module Wattomneum
     # One test of the catalogue: what is measured, where, in which state, under which conditions, and what an answer means.
     class TestDefinition
       FIELDS = %w[key label short judge quantity per state loop from to side limit element part_of when instrument minutes].freeze
+      # What needs batteries, and what needs a starter.
+      POSTS = %w[positive_post negative_post].freeze
+      STARTS = %w[cable_lamp signal_wire_ohms].freeze
+      private_constant :POSTS, :STARTS
       FIELDS.each { |field| define_method(field) { @row[field] } }
 
       # @param row [Hash{String => Object}] a row of core/data/tests.yml
@@ -43,6 +47,9 @@ module Wattomneum
       # @param system [Systems::ElectricalSystem]
       # @return [Boolean] whether this unit has the places the test needs
       def fits?(system)
+        return false if (per_battery? || POSTS.intersect?([from, to].compact)) && !system.battery?
+        return false if (STARTS.include?(key) || state == 'cranking') && !system.starter?
+
         case self.when
         when 'isolator' then system.has_isolator
         when 'no_isolator' then !system.has_isolator

@@ -10,13 +10,13 @@ RSpec.describe Wattomneum::Circuits::Fitment do
 
   # The two units of docs/cold-crank.md.
   def bus_test
-    Wattomneum::Cranking::CrankTest.new(rest_volt: 12.55, posts_volt: 10.60, drop_volt: 0.40, ground_drop_volt: 0.15, celsius: 10.0, batteries_in_series: 1,
-                                        ampere: 620.0, speed_rpm: 190.0)
+    Wattomneum::Cranking::CrankTest.new(rest_volt: 12.55, posts_volt: 10.60, drop_volt: 0.40, ground_drop_volt: 0.15, celsius: 10.0,
+                                        batteries_in_series: 1, ampere: 620.0, speed_rpm: 190.0)
   end
 
   def truck_test
-    Wattomneum::Cranking::CrankTest.new(rest_volt: 25.20, posts_volt: 21.20, drop_volt: 0.60, ground_drop_volt: 0.20, celsius: 8.0, batteries_in_series: 2,
-                                        ampere: 320.0, speed_rpm: 175.0)
+    Wattomneum::Cranking::CrankTest.new(rest_volt: 25.20, posts_volt: 21.20, drop_volt: 0.60, ground_drop_volt: 0.20, celsius: 8.0,
+                                        batteries_in_series: 2, ampere: 320.0, speed_rpm: 175.0)
   end
 
   def fitted(key, volt, ampere, **rest)
@@ -26,18 +26,21 @@ RSpec.describe Wattomneum::Circuits::Fitment do
   def cranking(machine)
     solution = machine.settled.fetch('cranking').solution
     at = ->(node) { solution.volt(machine.circuit.node(node)) }
-    ampere = machine.circuit.owned.each_index.select { |index| machine.circuit.owned[index].then { |one| one.part&.id == 'M1' && one.ring_of.nil? } }
-                    .sum { |index| solution.current(index) }
+    owned = machine.circuit.owned
+    ampere = owned.each_index.sum { |index| owned[index].part&.id == 'M1' && owned[index].ring_of.nil? ? solution.current(index) : 0.0 }
     { posts: at.call(machine.sheet.places['positive_post']), feed: at.call(machine.sheet.places['positive_post']) - at.call('M1:+'),
       ground: at.call('M1:case'), ampere: ampere, speed: machine.sheet.part('M1').speed_ratio(ampere) }
   end
 
   def expect_within(percent, found, **expected)
-    expected.each { |name, figure| expect(found[name]).to be_within(figure.abs * percent / 100.0).of(figure), "#{name}: #{found[name]} for #{figure}" }
+    expected.each do |name, figure|
+      expect(found[name]).to be_within(figure.abs * percent / 100.0).of(figure), "#{name}: #{found[name]} for #{figure}"
+    end
   end
 
   it 'returns the unit\'s own crank test at its temperature' do
-    expect_within(2, cranking(fitted('start_12v', 12, 600.0, celsius: 10.0, crank_test: bus_test)), posts: 10.60, feed: 0.25, ground: 0.15, ampere: 620, speed: 1)
+    bus = cranking(fitted('start_12v', 12, 600.0, celsius: 10.0, crank_test: bus_test))
+    expect_within(2, bus, posts: 10.60, feed: 0.25, ground: 0.15, ampere: 620, speed: 1)
     truck = cranking(fitted('start_24v', 24, 450.0, celsius: 8.0, crank_test: truck_test))
     expect_within(2, truck, posts: 21.20, ampere: 320, speed: 1)
     expect_within(6, truck, feed: 0.40, ground: 0.20) # the solenoid's own 16 A go the same way
@@ -59,7 +62,7 @@ RSpec.describe Wattomneum::Circuits::Fitment do
     machine = fitted('start_12v', 12, 600.0, celsius: -25.0, charge_percent: { 'A' => 50.0, 'B' => 50.0 }, health_ratio: { 'A' => 0.3, 'B' => 0.3 })
     found = cranking(machine)
     starter = machine.sheet.part('M1')
-    expect(found[:speed]).to be < 0
+    expect(found[:speed]).to be_negative
     expect(found[:posts] - found[:feed] - found[:ground]).to be < starter.turns_from_volt
     expect(Wattomneum::Circuits::Questions::Workings.new(machine.settled).works?(machine.circuit.watch_of('M1:'), 'cranking')).to be(false)
   end
@@ -76,5 +79,14 @@ RSpec.describe Wattomneum::Circuits::Fitment do
     expect([one['volt'], other['volt'] < one['volt'], other['ohm'] > 2 * one['ohm']]).to eq([12.65, true, true])
     box = fitted('fuel_pump', 24, 450.0).sheet.part('BAT').fields
     expect([box['volt'], box['ohm']]).to match([be_within(0.01).of(25.3), be_within(0.0001).of(2 * one['ohm'])])
+  end
+
+  it 'regulates lower in the heat and higher in the cold, by 3 mV a cell and degree, unless a control unit commands it' do
+    volt = lambda do |celsius, **facts|
+      sheet = Wattomneum::Circuits::Assembly.new(Wattomneum::Circuits::UsualSheets.for(series_pair(**facts))).sheet
+      described_class.new(sheet, system: series_pair(**facts), celsius: celsius).sheet.part('G').fields['volt'].round(2)
+    end
+    expect([25.0, 45.0, -15.0].map(&volt)).to eq([28.4, 27.68, 29.84])
+    expect(volt.call(-15.0, regulator: 'commanded')).to eq(28.4)
   end
 end

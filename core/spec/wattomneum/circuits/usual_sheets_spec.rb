@@ -43,6 +43,26 @@ RSpec.describe Wattomneum::Circuits::UsualSheets do
     end
   end
 
+  %w[external_a external_b commanded].each do |kind|
+    it "charges with a regulator that is #{kind.tr('_', ' ')}, as ngspice does, and not without its field" do
+      machine = whole(series_pair(regulator: kind, neutral_interlock: true))
+      machine.settled.all.each { |state, result| expect_agreement_with_ngspice(machine.circuit, result, state) }
+      charges = machine.circuit.watch_of('G:B+')
+      works = ->(settled) { Wattomneum::Circuits::Questions::Workings.new(settled).works?(charges, 'running') }
+      field = kind == 'commanded' ? 'wire 37' : 'wire 44'
+      expect([works.call(machine.settled), works.call(machine.settled.opening(machine.circuit.item(field)))]).to eq([true, false])
+      start = machine.circuit.watch_of('M1:+')
+      parked = machine.settled.opening(machine.circuit.item('S3'))
+      expect(Wattomneum::Circuits::Questions::Workings.new(parked).works?(start, 'cranking')).to be(false)
+    end
+  end
+
+  it 'is not made for an engine without battery or starter' do
+    none = Wattomneum::Systems::ElectricalSystem.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+    by_hand = single_battery(usual_cranking_current_ampere: nil)
+    expect([described_class.for(none), described_class.for(by_hand).map(&:key)]).to eq([[], ['usual_charge']])
+  end
+
   it 'is made only for the loops that no sheet draws, and no charge circuit without an alternator' do
     drawn = [Wattomneum::Circuits::Library.fetch('start_12v')]
     expect(described_class.for(parallel_pair, drawn: drawn).map(&:key)).to eq(['usual_charge'])

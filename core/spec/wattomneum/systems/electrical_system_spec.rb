@@ -14,6 +14,15 @@ RSpec.describe Wattomneum::Systems::ElectricalSystem do
     it("refuses #{odd.join(' ')}") { expect { system(*odd) }.to raise_error(Wattomneum::InvalidQuantityError, /series pair on 24 V/) }
   end
 
+  it 'may have no battery and no starter, and then no tests of them' do
+    none = described_class.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+    expect([none.starter?, none.battery?, none.positions]).to eq([false, false, []])
+    expect(Wattomneum::Readings::Catalogue.for(none).map(&:key)).to not_include('posts_cranking', 'rest_voltage', 'cranking_behaviour')
+    expect { described_class.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: 300.0) }
+      .to raise_error(Wattomneum::InvalidQuantityError, /none without a starter/)
+    expect { single_battery(regulator: 'magic') }.to raise_error(Wattomneum::InvalidQuantityError, /a regulator is internal/)
+  end
+
   it 'has the places and parts that it has' do
     expect(single_battery.places.map(&:key)).not_to include('isolator_in', 'sense_terminal')
     expect(single_battery.elements.map(&:key)).to include('positive_cable')

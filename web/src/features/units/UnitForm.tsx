@@ -11,14 +11,22 @@ import { BothVersions } from '../../shared/writes/BothVersions'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { changeUnit, enterUnit } from '../../shared/api/units'
-import { emptyUnit, fromSheet, merged, toInput, unlike, type UnitFields } from './unitFields'
+import { emptyUnit, fromSheet, merged, toInput, unlike, type Regulator, type UnitFields } from './unitFields'
 
 const BANKS = [
+  { value: 'none-0', label: 'none, started by hand' },
   { value: 'single-1', label: '12 V, one battery' },
   { value: 'parallel-2', label: '12 V, two in parallel' },
   { value: 'parallel-3', label: '12 V, three in parallel' },
   { value: 'parallel-4', label: '12 V, four in parallel' },
   { value: 'series-2', label: '24 V, series pair' },
+]
+
+const REGULATORS: { value: Regulator; label: string }[] = [
+  { value: 'internal', label: 'inside the alternator' },
+  { value: 'external_a', label: 'outside, grounds the field (A)' },
+  { value: 'external_b', label: 'outside, feeds the field (B)' },
+  { value: 'commanded', label: 'commanded by a control unit' },
 ]
 
 /** Enter or change a unit: what core needs to judge it, nothing more. */
@@ -96,12 +104,23 @@ export function UnitForm({
       <Field
         label="Usual cranking current, A"
         error={errors.usual_cranking_current_ampere?.message}
-        help="What the healthy engine takes at about 20 °C; drops are judged by it"
+        help="What the healthy engine takes at about 20 °C; drops are judged by it. Empty if it has no starter"
       >
         {(wiring) => <input {...wiring} {...form.register('usual_cranking_current_ampere')} inputMode="decimal" />}
       </Field>
       <Field label="Alternator rating, A" error={errors.alternator_rating_ampere?.message} help="Empty if not known">
         {(wiring) => <input {...wiring} {...form.register('alternator_rating_ampere')} inputMode="decimal" />}
+      </Field>
+      <Field label="Regulator" error={errors.regulator?.message}>
+        {(wiring) => (
+          <select {...wiring} {...form.register('regulator')}>
+            {REGULATORS.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
       </Field>
       <fieldset className="flex flex-col justify-center gap-1">
         <legend className="font-bold">Fitted with</legend>
@@ -110,6 +129,10 @@ export function UnitForm({
         </label>
         <label className="flex min-h-12 items-center gap-3">
           <input type="checkbox" {...form.register('has_sense')} /> Sense wire to the alternator
+        </label>
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('neutral_interlock')} /> Neutral switch in the coil of the start
+          relay
         </label>
       </fieldset>
       <div className="flex flex-col gap-4 desk:col-span-2">

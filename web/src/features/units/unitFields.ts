@@ -2,6 +2,8 @@ import type { NewUnit, UnitSheet } from '../../shared/api/types'
 import { numberFrom } from '../../shared/quantities/numberFrom'
 import type { Difference } from '../../shared/writes/BothVersions'
 
+export type Regulator = UnitSheet['regulator']
+
 /** The form's own fields: texts as typed. */
 export interface UnitFields {
   number: string
@@ -13,6 +15,8 @@ export interface UnitFields {
   alternator_rating_ampere: string
   has_isolator: boolean
   has_sense: boolean
+  regulator: Regulator
+  neutral_interlock: boolean
 }
 
 /** A unit as the server keeps it, of which the form shows part. */
@@ -28,6 +32,8 @@ type Stored = Pick<
   | 'alternator_rating_ampere'
   | 'has_isolator'
   | 'has_sense'
+  | 'regulator'
+  | 'neutral_interlock'
 >
 
 export const emptyUnit: UnitFields = {
@@ -40,6 +46,8 @@ export const emptyUnit: UnitFields = {
   alternator_rating_ampere: '',
   has_isolator: true,
   has_sense: true,
+  regulator: 'internal',
+  neutral_interlock: false,
 }
 
 export const fromSheet = (sheet: Stored): UnitFields => ({
@@ -48,10 +56,12 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   kind: sheet.kind,
   yard_id: sheet.yard_id,
   bank: `${sheet.arrangement}-${sheet.battery_count}`,
-  usual_cranking_current_ampere: String(sheet.usual_cranking_current_ampere),
+  usual_cranking_current_ampere: String(sheet.usual_cranking_current_ampere ?? ''),
   alternator_rating_ampere: String(sheet.alternator_rating_ampere ?? ''),
   has_isolator: sheet.has_isolator,
   has_sense: sheet.has_sense,
+  regulator: sheet.regulator,
+  neutral_interlock: sheet.neutral_interlock,
 })
 
 export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
@@ -62,7 +72,7 @@ export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
     arrangement,
     battery_count: Number(count),
     system_volt: arrangement === 'series' ? 24 : 12,
-    usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number,
+    usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number | null,
     alternator_rating_ampere: numberFrom(fields.alternator_rating_ampere) as number | null,
   }
 }
@@ -77,6 +87,8 @@ const LABELS: Record<keyof UnitFields, string> = {
   alternator_rating_ampere: 'Alternator rating, A',
   has_isolator: 'Battery isolator',
   has_sense: 'Sense wire',
+  regulator: 'Regulator',
+  neutral_interlock: 'Neutral switch in the start relay’s coil',
 }
 const FIELDS = Object.keys(LABELS) as (keyof UnitFields)[]
 

@@ -14,13 +14,13 @@ module Wattomneum
         EXCITED_FROM_VOLT = 0.6
         SENSE_OHM = 100_000.0
 
-        def pins = ['B+', 'case', exciter, *('S' if fields['sense']), *('W' if fields['w_terminal'])]
+        def pins = ['B+', 'case', *exciters, *('S' if fields['sense']), *('W' if fields['w_terminal'])]
 
         def stud?(pin) = pin == 'B+'
 
         def branches
           [branch('B+', 'case', number('ohm', OUTPUT_OHM), volt: volt, gate: :driven, driver: driver, name: 'output'),
-           branch(exciter, 'case', number('rotor_ohm', ROTOR_OHM), name: 'rotor'),
+           branch(exciter, field_ground, number('rotor_ohm', ROTOR_OHM), name: 'rotor'),
            *trio, *sense]
         end
 
@@ -34,14 +34,23 @@ module Wattomneum
 
         private
 
-        # D+ where it excites itself through the lamp, a field terminal where a regulator outside feeds it.
-        def exciter = fields['field'] ? 'F' : 'D+'
+        # D+ where it excites itself through the lamp; a field terminal where a regulator outside feeds it, and both ends of the field where
+        # one grounds it.
+        def exciters
+          return %w[F1 F2] if grounded_outside?
+
+          fields['field'] ? %w[F] : %w[D+]
+        end
+
+        def exciter = exciters.first
+        def grounded_outside? = fields['field'] && fields['field_grounded']
+        def field_ground = grounded_outside? ? 'F2' : 'case'
         def turning = (fields['active_in'] || ['running']).map(&:to_s)
         def volt = number('volt') || (VOLT_PER_12 * system_volt / 12)
 
         def driver
           excited = PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))
-          PartBranch::Driver.new(states: turning, ground: node('case'), needs: [excited])
+          PartBranch::Driver.new(states: turning, ground: node(field_ground), needs: [excited])
         end
 
         def trio

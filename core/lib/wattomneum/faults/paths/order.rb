@@ -21,7 +21,8 @@ module Wattomneum
         def call
           return lost if @case.part.nil?
 
-          prove || mend || blown_before || (@case.repairs.any? && finish) || seen || posts || Descent.new(@case, self).call(consumers) || nothing_found
+          prove || mend || blown_before || (@case.repairs.any? && finish) || seen || posts ||
+            Descent.new(@case, self).call(consumers) || nothing_found
         end
 
         # @return [Step, nil]
@@ -109,8 +110,10 @@ module Wattomneum
         # A fuse that was found blown before what blew it was mended still has to be put in.
         def blown_before
           older = @case.readings.select { |one| one.round < @case.round }
-          key, reading = older.flat_map { |one| @case.judgements.fetch(one.id).convicts.map { |unit| [unit, one] } }
-                              .find { |unit, _| FUSES.include?(machine.repair_units.fetch(unit).kind) && @case.repairs.none? { |made| made.unit == unit } }
+          convicted = older.flat_map { |one| @case.judgements.fetch(one.id).convicts.map { |unit| [unit, one] } }
+          key, reading = convicted.find do |unit, _|
+            FUSES.include?(machine.repair_units.fetch(unit).kind) && @case.repairs.none? { |made| made.unit == unit }
+          end
           key && repair(machine.repair_units.fetch(key), reading)
         end
 

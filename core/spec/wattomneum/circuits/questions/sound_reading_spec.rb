@@ -7,7 +7,7 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
 
   def machine(key) = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch(key))
 
-  # Sources that hang on nothing but a meter's megohms are a third of a millivolt off in ngspice itself.
+  # What hangs on nothing but the meter's own megohms is left out: there ngspice itself is millivolts off.
   # The circuit as it stands with the plug off and the instrument on, by ngspice: volts across the instrument.
   def by_ngspice(machine, from, to, ohm, opened, state)
     circuit = machine.circuit
@@ -15,7 +15,8 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
     off = circuit.owned.each_index.select { |index| opened.include?(circuit.owned[index].part&.id) && circuit.owned[index].ring_of.nil? }
     extra = Wattomneum::Circuits::Solving::Network::Branch.new(from: one, to: other, ohm: ohm, volt: 0.0)
     result = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: off, extra: [extra]).fetch(state)
-    return if result.solution.floating?(one) || result.solution.floating?(other)
+    bare = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: off).fetch(state).solution
+    return if bare.floating?(one) || bare.floating?(other)
 
     elements = circuit.network.branches.each_with_index.filter_map do |branch, index|
       next if !result.solution.conducting[index] || result.solution.floating?(branch.from)
@@ -50,12 +51,12 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
 
         agrees?(described_class.new(unit).call(probe), expected, unit, "#{key} #{probe.to_h}")
       end
-      expect(checked).to be > 15
+      expect(checked).to be > 10
     end
   end
 
   def agrees?(shown, expected, unit, words)
-    return expect(shown.value).to(be_within(1e-3 + (1e-6 * expected.abs)).of(expected), "#{words} #{shown.value} #{expected}") if shown.value
+    return expect(shown.value).to(be_within(1e-4 + (1e-6 * expected.abs)).of(expected), "#{words} #{shown.value} #{expected}") if shown.value
 
     ratio = expected.abs / unit.sheet.system_volt
     expect(shown.observation).to eq('bright'), words if ratio > 0.85

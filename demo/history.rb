@@ -56,13 +56,13 @@ module Demo
 
     def simulated(faults, celsius:, health:)
       conditions = @system.positions.to_h { |position| [position, condition(health)] }
-      CORE::Simulation::SimulatedUnit.new(system: @system, faults: faults, seed: @random.rand(2**31), conditions: conditions,
-                                          temperature_celsius: celsius.round(1))
+      CORE::Practice::Unit.new(system: @system, faults: faults, seed: @random.rand(2**31), conditions: conditions,
+                               temperature_celsius: celsius.round(1))
     end
 
     def condition(health)
-      CORE::Simulation::SimulatedUnit::Condition.new(health_ratio: health + (@random.rand * 0.02),
-                                                     charge_percent: 92 + (@random.rand * 7))
+      CORE::Practice::Unit::Condition.new(health_ratio: health + (@random.rand * 0.02),
+                                          charge_percent: 92 + (@random.rand * 7))
     end
 
     def measured(unit, key, position, time, round:)
@@ -74,7 +74,7 @@ module Demo
 
     def fault
       element, kind, amount, position = @story['fault']
-      element ? [CORE::Simulation::Fault.new(element: element, kind: kind, amount: amount, position: position)] : []
+      element ? [CORE::Practice::UnitFault.new(element: element, kind: kind, amount: amount, position: position)] : []
     end
 
     def work_on_job
@@ -82,7 +82,7 @@ module Demo
       start = @now - (open_for_days * DAY)
       job = open_job(start)
       unit = simulated(fault, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))
-      technician = CORE::Simulation::Technician.new(unit, work: @story['work'])
+      technician = CORE::Practice::Technician.new(unit, work: @story['work'])
       technician.work(most_steps: @story.fetch('steps', 60))
       write_events(job, technician, start)
       finish(job, start + (technician.events.last&.minutes.to_i * 60) + 300)

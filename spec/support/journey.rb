@@ -6,14 +6,14 @@ require_relative 'hidden_circuit'
 # Whoever includes it brings the hands: `next_step`, `take_reading`, `record_repair`, `put_everything_back` and `close_job`.
 module Journey
   MOST_STEPS = 45
-  Hidden = Wattomneum::Simulation::Fault
+  Hidden = Wattomneum::Practice::UnitFault
 
-  # @return [Wattomneum::Simulation::SimulatedUnit] the unit of the database with a fault in it
+  # @return [Wattomneum::Practice::Unit] the unit of the database with a fault in it
   def simulated(number, element, kind, amount = nil, position = nil, seed: 1)
     unit = Server::Models::Unit.first(number: number)
     batteries = Server::Models::Fitting.current.where(unit_id: unit.id).eager(:battery).all.to_h { |one| [one.position, one.battery.to_core] }
-    Wattomneum::Simulation::SimulatedUnit.new(system: unit.core_system(batteries), seed: seed, temperature_celsius: 8.0,
-                                              faults: [Hidden.new(element: element, kind: kind, amount: amount, position: position)])
+    Wattomneum::Practice::Unit.new(system: unit.core_system(batteries), seed: seed, temperature_celsius: 8.0,
+                                   faults: [Hidden.new(element: element, kind: kind, amount: amount, position: position)])
   end
 
   # @return [HiddenCircuit] the unit's own circuit with faults in it

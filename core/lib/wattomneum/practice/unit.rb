@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 module Wattomneum
-  module Simulation
-    # A unit with hidden faults that answers every test of the catalogue as a real one would, meter error included.
-    class SimulatedUnit
+  module Practice
+    # A unit with hidden faults that answers every test of the catalogue as a real one would, meter error included: its start side is its own
+    # circuit, with what is bolted on.
+    class Unit
       METER_RATIO = 0.003
       CLAMP_RATIO = 0.02
       TESTER_RATIO = 0.02
@@ -15,7 +16,7 @@ module Wattomneum
       attr_reader :system, :faults, :temperature_celsius
 
       # @param system [Systems::ElectricalSystem] with its batteries
-      # @param faults [Array<Fault>]
+      # @param faults [Array<UnitFault>]
       # @param seed [Integer] of the meter errors
       # @param temperature_celsius [Float] of engine and batteries
       # @param conditions [Hash{String => Condition}] by position; sound where not given
@@ -23,6 +24,7 @@ module Wattomneum
         @system = system
         @faults = faults
         @temperature_celsius = temperature_celsius
+        @seed = seed
         @random = Random.new(seed)
         @conditions = system.positions.to_h do |position|
           [position, conditions[position] || Condition.new(health_ratio: 0.96 + (@random.rand * 0.06), charge_percent: 96.0)]
@@ -32,12 +34,14 @@ module Wattomneum
       # Mends whatever fault sits in this part.
       def mend(element, position = nil)
         @faults = @faults.reject { |fault| fault.mended_by?(element, position) }
+        @start = nil
       end
 
       # Charges the battery in a position to full.
       def charge(position)
         @conditions[position] = Condition.new(health_ratio: @conditions[position].health_ratio, charge_percent: 98.0)
         @faults = @faults.reject { |fault| fault.kind == 'flat' && fault.position == position }
+        @start = nil
       end
 
       # @param test_key [String]
@@ -69,33 +73,20 @@ module Wattomneum
       end
 
       def measure_unit(test)
-        return volts(stretch_volt(test)) if test.part_of
-        return start_reading(test.key) if test.loop == 'start'
+        return start_reading(test) if test.loop == 'start'
 
         charge_reading(test.key)
       end
 
-      def start_reading(key)
-        case key
+      def start_reading(test)
+        case test.key
         when 'cranking_behaviour' then Measured.new(observation: start.behaviour)
         when 'connections_look' then Measured.new(observation: 'clean')
         when 'engine_by_hand' then Measured.new(observation: locked? ? 'locked' : 'free')
         when 'cable_lamp' then Measured.new(observation: 'bright')
-        when 'cranking_current' then Measured.new(value: noisy(start.current_ampere, CLAMP_RATIO).round)
-        when 'signal_wire_ohms' then Measured.new(value: 0.1,
-                                                  conditions: { 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 })
-        else volts(start_volt(key))
-        end
-      end
-
-      def start_volt(key)
-        case key
-        when 'posts_rest' then start.rest_volt
-        when 'posts_cranking' then start.posts_volt
-        when 'solenoid_signal' then start.signal_volt
-        when 'starter_terminal' then start.starter_volt
-        when 'ground_drop', 'positive_drop' then side_volt(key)
-        else raise UnknownKeyError, "the simulator has no answer to #{key}"
+        when 'cranking_current' then Measured.new(value: noisy(start.ampere, CLAMP_RATIO).round)
+        when 'signal_wire_ohms' then Measured.new(value: 0.1, conditions: { 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 })
+        else volts(start.volt(test.from, test.to, test.state))
         end
       end
 
@@ -125,20 +116,15 @@ module Wattomneum
       end
 
       def start
-        StartCircuit.new(system: system, sources: system.positions.map { |position| source(position) },
-                         new_sources: system.positions.map { |position| new_source(position) },
-                         faults: faults, temperature_celsius: temperature_celsius).solve
+        @start ||= StartSide.new(system: system, faults: faults, seed: @seed, temperature_celsius: temperature_celsius,
+                                 charge_percent: by_position { |position| charge_percent(position) },
+                                 health_ratio: by_position { |position| health_ratio(position) })
       end
+
+      def by_position = system.positions.to_h { |position| [position, yield(position)] }
 
       def charge_circuit
-        ChargeCircuit.new(system: system, rest_volt: rest_volt, faults: faults,
-                          temperature_celsius: temperature_celsius)
-      end
-
-      def stretch_volt(test) = start.stretches_volt.fetch(test.element)
-
-      def side_volt(key)
-        StartCircuit.stretches(system).select { |test| test.part_of == key }.sum { |test| stretch_volt(test) }
+        ChargeSide.new(system: system, rest_volt: rest_volt, faults: faults, temperature_celsius: temperature_celsius)
       end
 
       def locked? = faults.any? { |fault| fault.element == 'engine' }
@@ -169,10 +155,6 @@ module Wattomneum
         source_of(open_volt(position), sae_ampere(position), charge_percent(position))
       end
 
-      def new_source(position)
-        source_of(open_volt(position), system.batteries.fetch(position).rating.sae_ampere, 100.0)
-      end
-
       def source_of(volt, ampere, charge)
         ohm = Batteries::InternalResistance.from_rating(measured_sae_ampere: ampere, rest_volt: volt, charge_percent: charge,
                                                         temperature_celsius: temperature_celsius)
@@ -193,7 +175,7 @@ module Wattomneum
         keys.include?('posts_now_volt') ? said.merge('posts_now_volt' => posts_in(test.state)) : said
       end
 
-      def posts_in(state) = noisy(state == 'cranking' ? start.posts_volt : rest_volt, METER_RATIO).round(2)
+      def posts_in(state) = noisy(start.volt('positive_post', 'negative_post', state == 'cranking' ? 'cranking' : 'off'), METER_RATIO).round(2)
 
       def usual_answer(key)
         return temperature_celsius if key == 'battery_temperature_celsius'

@@ -5,13 +5,13 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
   seeds = 20
 
   def fault(element, kind, amount = nil, position = nil)
-    Wattomneum::Simulation::Fault.new(element: element, kind: kind, amount: amount, position: position)
+    Wattomneum::Practice::UnitFault.new(element: element, kind: kind, amount: amount, position: position)
   end
 
   # Readings are the simulator's, meter errors and scatter of the batteries included.
   def run(system, faults, seed:, celsius:, family: 'starting')
-    unit = Wattomneum::Simulation::SimulatedUnit.new(system: system, faults: faults, seed: seed, temperature_celsius: celsius)
-    technician = Wattomneum::Simulation::Technician.new(unit, work: family)
+    unit = Wattomneum::Practice::Unit.new(system: system, faults: faults, seed: seed, temperature_celsius: celsius)
+    technician = Wattomneum::Practice::Technician.new(unit, work: family)
     [technician.work, technician, unit]
   end
 

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module Wattomneum
-  module Simulation
-    # The charge loop in one state: what stands at the posts and on the alternator's terminals.
-    class ChargeCircuit
+  module Practice
+    # The charge loop in one state, as its tests read it: what stands at the posts and on the alternator's terminals.
+    class ChargeSide
       SETPOINT_PER_12_VOLT = 14.2
       SAG_UNDER_LOADS_RATIO = 0.012
       LAMP_OHM = 7.0
@@ -16,7 +16,7 @@ module Wattomneum
 
       # @param system [Systems::ElectricalSystem]
       # @param rest_volt [Float] of the bank
-      # @param faults [Array<Fault>]
+      # @param faults [Array<UnitFault>]
       # @param temperature_celsius [Float]
       def initialize(system:, rest_volt:, faults:, temperature_celsius:)
         @system = system

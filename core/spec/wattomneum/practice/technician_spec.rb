@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 # The whole of core against hidden faults: readings come from the simulated unit, never from the expected verdict.
-RSpec.describe Wattomneum::Simulation::Technician do
+RSpec.describe Wattomneum::Practice::Technician do
   def fault(element, kind, amount = nil, position = nil)
-    Wattomneum::Simulation::Fault.new(element: element, kind: kind, amount: amount, position: position)
+    Wattomneum::Practice::UnitFault.new(element: element, kind: kind, amount: amount, position: position)
   end
 
   def work(system, hidden, seed:, family: 'starting', celsius: 12.0)
-    unit = Wattomneum::Simulation::SimulatedUnit.new(system: system, faults: [hidden].compact, seed: seed, temperature_celsius: celsius)
+    unit = Wattomneum::Practice::Unit.new(system: system, faults: [hidden].compact, seed: seed, temperature_celsius: celsius)
     technician = described_class.new(unit, work: family)
     [technician.work, technician, unit]
   end

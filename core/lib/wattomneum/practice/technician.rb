@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Wattomneum
-  module Simulation
+  module Practice
     # Somebody who does what the next step says on a simulated unit until the job closes or no step is left.
     # Makes the demo's histories and checks the order of work against hidden faults.
     class Technician
@@ -11,7 +11,7 @@ module Wattomneum
 
       attr_reader :events, :readings, :repairs
 
-      # @param unit [SimulatedUnit]
+      # @param unit [Unit]
       # @param work [String] starting or charging
       # @param minute [Integer] counts up as the work goes on; readings carry it as taken_at
       def initialize(unit, work: 'starting', minute: 0)

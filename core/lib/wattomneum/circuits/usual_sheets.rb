@@ -6,7 +6,8 @@ module Wattomneum
     # have the resistance that sound ones have at the unit's usual current; lengths and colours are nobody's to guess.
     class UsualSheets
       # Share of its limit that a sound stretch drops at the usual current (common practice).
-      HEALTHY_SHARE = { 'drop.start_cable' => 0.45, 'drop.contact' => 0.35, 'drop.connection' => 0.4, 'drop.ground_network' => 0.45 }.freeze
+      HEALTHY_SHARE = { 'drop.start_cable' => 0.45, 'drop.contact' => 0.35, 'drop.connection' => 0.4, 'drop.ground_network' => 0.45,
+                        'drop.ground_cranking' => 0.35 }.freeze
       # A battery of which nothing is entered, and the engine at about this temperature.
       UNRATED_OHM = 0.005
       CELSIUS = 20.0
@@ -154,7 +155,7 @@ module Wattomneum
       end
 
       def ground
-        ["{ number: 5, from: \"#{minus}\", to: G2, ohm: #{written(healthy('drop.start_cable'))} }",
+        ["{ number: 5, from: \"#{minus}\", to: G2, ohm: #{written(healthy('drop.ground_cranking'))} }",
          "{ number: strap, from: BLOCK, to: FRAME, ohm: #{written(healthy('drop.ground_network'))} }"]
       end
 
@@ -168,7 +169,7 @@ module Wattomneum
 
       # What is left of the usual current's volts once bank and path have had theirs.
       def starter
-        path = (2 * healthy('drop.start_cable')) + healthy('drop.ground_network') + healthy('drop.connection') + 0.0003
+        path = healthy('drop.start_cable') + healthy('drop.ground_cranking') + healthy('drop.ground_network') + healthy('drop.connection') + 0.0003
         path += healthy('drop.start_cable') + healthy('drop.contact') if @system.has_isolator
         volts = Parts::Battery::NOMINAL_VOLT * @volt / 12.0
         ohm = (volts / @ampere) - bank_ohm - path

@@ -6,7 +6,8 @@ module Wattomneum
     class StartSide
       # Where a part of the start circuit lies on the usual sheet.
       ITEMS = { 'positive_clamp' => 'wire 1', 'isolator' => 'S1', 'starter_cable' => 'wire 4', 'positive_cable' => 'wire 4',
-                'starter_mount' => 'wire bolts', 'block_strap' => 'wire strap', 'negative_cable' => 'wire 5', 'signal_wire' => 'wire 19', 'starter' => 'M1' }.freeze
+                'starter_mount' => 'wire bolts', 'block_strap' => 'wire strap', 'negative_cable' => 'wire 5',
+                'signal_wire' => 'wire 19', 'starter' => 'M1' }.freeze
       # What an engine asks for that can not be turned.
       LOCKED_RATIO = 12.0
       SLOW_RATIO = 0.8

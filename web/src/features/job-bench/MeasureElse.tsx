@@ -161,7 +161,7 @@ export function MeasureElse(asking: Props) {
       }}
     >
       <summary className="flex min-h-12 cursor-pointer items-center font-label font-bold">
-        Measure something else
+        <span className="link-words">Measure something else</span>
       </summary>
       {open && <Asked {...asking} />}
     </details>

@@ -17,6 +17,13 @@ module Server
           select_map([:id, local.as(:day)]).to_h
         end
 
+        # SQL: select (time at time zone zone)::date
+        #
+        # @param time [Time]
+        # @param zone [String]
+        # @return [Date] by the clock of that zone
+        def day_of(time, zone) = db.get(Sequel.lit('(?::timestamptz at time zone ?)::date', time, zone))
+
         # SQL: select name from pg_timezone_names where name like '%/%' ..., without the copies for other programs
         #
         # @return [Array<String>] time zones the database can tell the time of

@@ -14,7 +14,7 @@ module Server
         @system = system
       end
 
-      # @return [Wattomneum::Circuits::Machine, nil] nil where its sheets do not go together
+      # @return [Wattomneum::Circuits::Machine, nil] nil where its sheets do not go together, or are more than can be worked out in time
       def machine = whole&.machine
 
       # @return [Wattomneum::Circuits::Machine]
@@ -47,7 +47,7 @@ module Server
         return @whole if defined?(@whole)
 
         @whole = begin
-          Machines.whole(held, @system)
+          Machines.in_time { Machines.whole(held, @system).tap { |one| one.machine.settled.all } }
         rescue Wattomneum::Error
           nil
         end

@@ -27,14 +27,16 @@ module Server
 
       # @param fitted [Array<Models::UnitSheet>] with their versions
       # @param system [Wattomneum::Systems::ElectricalSystem] of the unit
+      # @param crank_test [Wattomneum::Cranking::CrankTest, nil] its own, at whose temperature it is then shown
       # @return [Whole]
       # @raise [Wattomneum::RefusedError] if the sheets do not go together
-      def self.whole(fitted, system)
-        KEPT.fetch([facts(system), *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
+      def self.whole(fitted, system, crank_test: nil)
+        KEPT.fetch([facts(system), measured(crank_test), *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
           own = fitted.map { |one| of(one.version, one.overrides.to_h).sheet }
           sheets = own + Wattomneum::Circuits::UsualSheets.for(system, drawn: own)
           assembly = Wattomneum::Circuits::Assembly.new(sheets)
-          fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system)
+          warmth = crank_test ? { celsius: crank_test.celsius, crank_test: crank_test } : {}
+          fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system, **warmth)
           Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title))
         end
       end
@@ -46,6 +48,11 @@ module Server
          system.batteries.transform_values { |battery| battery.rating.sae_ampere }]
       end
       private_class_method :facts
+
+      def self.measured(test)
+        test && [test.rest_volt, test.posts_volt, test.drop_volt, test.ground_drop_volt, test.celsius, test.ampere]
+      end
+      private_class_method :measured
 
       # A few at once and each for a while: what takes longer is refused, and whoever asks for something else is not held up.
       #

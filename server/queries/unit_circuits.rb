@@ -29,7 +29,13 @@ module Server
 
       # @return [Machines::Whole] all its sheets as one circuit
       # @raise [Wattomneum::RefusedError] if they do not go together
-      def whole = @whole ||= Machines.whole(readable, system)
+      def whole = @whole ||= Machines.whole(readable, system, crank_test: crank_test&.test)
+
+      # @return [LastCrankTest::Found, nil] the unit's own, which the whole circuit returns
+      def crank_test
+        @crank_test = LastCrankTest.of(@unit_id, system_volt: system.system_volt) unless defined?(@crank_test)
+        @crank_test
+      end
 
       # @return [Array<Wattomneum::Circuits::Complaints::Thing>] what of its circuit a complaint can be about
       # @raise [Wattomneum::RefusedError] if its sheets do not go together
@@ -48,10 +54,7 @@ module Server
       end
 
       # @return [Wattomneum::Systems::ElectricalSystem] with the batteries that are fitted now
-      def system
-        fittings = Models::Fitting.current.where(unit_id: @unit_id).eager(:battery).all
-        Models::Unit.with_pk!(@unit_id).core_system(fittings.to_h { |one| [one.position, one.battery.to_core] })
-      end
+      def system = @system ||= find_system
 
       # @return [Array<Models::UnitSheet>] without those that were kept under older rules and are no sheets by those of now
       def readable
@@ -78,6 +81,13 @@ module Server
         rescue Wattomneum::Error
           next
         end
+      end
+
+      private
+
+      def find_system
+        fittings = Models::Fitting.current.where(unit_id: @unit_id).eager(:battery).all
+        Models::Unit.with_pk!(@unit_id).core_system(fittings.to_h { |one| [one.position, one.battery.to_core] })
       end
     end
   end

@@ -122,7 +122,13 @@ module Server
         line = unit ? lines.whole(unit, machine.sheet, circuits.readable) : lines.call(version, fitted: fitted)
         on = unit || fitted&.unit
         line.merge(unit: on && { id: on.id, number: on.number, name: on.name }, lock_version: fitted&.lock_version,
-                   joined: unit ? circuits.whole.titles : [])
+                   joined: unit ? circuits.whole.titles : [], **bolted_on)
+      end
+
+      # The whole unit cranks as it was last seen to.
+      def bolted_on
+        found = unit && circuits.crank_test
+        found ? { note: Presenters::Circuits::BoltedOn.call(found, Models::Yard.day_of(found.taken_at, circuits.time_zone)) } : {}
       end
     end
   end

@@ -59,9 +59,15 @@ class WriteRequests
               conditions: { value_confirmed: 'yes', battery_temperature_celsius: '12' }, acknowledged: [] }
     [write('post', '/api/jobs', { id: uuid, unit_id: @unit.id, symptom: { work: 'starting' }, complaint: 'Clicks', seen: 'x', lamps: ['lamps die'],
                                   attempts: [{ what: 'battery', by_whom: 'driver', result: 'same', fitted_without_diagnosis: true }] }),
+     write('post', '/api/jobs', { id: uuid, unit_id: @unit.id, complaint: 'Dark', seen: '',
+                                  symptom: { work: 'auxiliary_load', part: 'K1', situation: 'cranking', seen: 'dead' } }),
      write('patch', '/api/jobs/{id}', { lock_version: @job.lock_version, complaint: 'Clicks', symptom: { work: 'starting' }, seen: '' }, id: @job.id),
      write('post', '/api/jobs/{id}/attempts', { what: 'battery', by_whom: 'driver' }, id: @job.id),
      write('post', '/api/jobs/{id}/readings', { id: uuid, test_key: 'posts_rest', position: nil, **value }, id: @job.id),
+     write('post', '/api/jobs/{id}/readings', { id: uuid, value_text: '12,1', unit: 'V', taken_at: Time.now.utc.iso8601, acknowledged: [],
+                                                conditions: { posts_now_volt: 12.3 },
+                                                probe: { by: 'volts', from: 'K1:86', to: 'K1:85', situation: 'cranking', opened: ['X1'] } },
+           id: @job.id),
      write('post', '/api/readings/{id}/correction', { id: uuid, reason: 'misread', **value }, id: reading.id),
      write('post', '/api/readings/{id}/withdrawal', { reason: 'wrong unit' }, id: reading.id), *work, *endings]
   end
@@ -71,6 +77,7 @@ class WriteRequests
     repair = { id: uuid, element: 'block_strap', cause: 'corrosion', action: 'cleaned', minutes: 20, temporary: true, place: 'block', parts: '',
                temporary_until: '2027-01-01', temporary_reason: 'no strap', failing_reading_id: nil, disturbed: ['strap'] }
     [write('post', '/api/jobs/{id}/repairs', repair, id: @job.id),
+     write('post', '/api/jobs/{id}/repairs', { **repair.except(:element), id: uuid, unit: 'wire 4' }, id: @job.id),
      write('post', '/api/repairs/{id}/make-permanent', id: MODELS::Repair.still_temporary.first.id),
      write('post', '/api/jobs/{id}/disturbances', { id: uuid, what: 'lead off' }, id: @job.id),
      write('post', '/api/disturbances/{id}/put-back', id: disturbance.id),

@@ -167,4 +167,20 @@ RSpec.describe Server::Routes::Readings do
     expect(read("/api/units/#{unit.id}")['timeline'].map { |entry| entry['words'] }).to include('Volts, K11:87, Fuel pump relay to X8:a/1, Tank plug')
     expect(read("/api/units/#{unit.id}/readings.csv")).to include('volts,,,"K11:87, Fuel pump relay","X8:a/1, Tank plug",3.1')
   end
+
+  it 'lets the whole circuit of a unit return its own last crank test, once its drops were sound and its temperature was said' do
+    unit = a_unit
+    job = open_job(unit)['id']
+    cold = { 'battery_temperature_celsius' => 8, 'value_confirmed' => 'yes' }
+    [['cranking_behaviour', 'normal'], ['posts_rest', '12.60'], ['posts_cranking', '10.50'], ['cranking_current', '640'], ['positive_drop', '0.24'],
+     ['ground_drop', '0.14']].each do |key, answer|
+      take(job, key, answer, conditions: key == 'posts_cranking' ? cold : { 'value_confirmed' => 'yes' })
+    end
+    table = read("/api/circuits/#{unit.id}")
+    expect(table['note']).to match(/\ACranks as it was tested on \d+ \w+ \d+ at 8 degC: 10.50 V at the posts, 640 A\z/)
+    cranking = table['states'].index { |state| state['key'] == 'cranking' }
+    volts = table['parts'].flat_map { |part| part['pins'] }.to_h { |pin| [pin['node'], pin['volts'][cranking]] }
+    expect(volts['BAT_A:+']).to be_within(0.21).of(10.5)
+    expect(volts['M1:case']).to be_within(0.01).of(0.14)
+  end
 end

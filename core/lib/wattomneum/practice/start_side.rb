@@ -47,12 +47,12 @@ module Wattomneum
 
       # @return [String] what is seen and heard when the key is turned
       def behaviour
-        return 'chatters' if [SOLENOID, RELAY].any? { |id| @truth.chatters?(id, CRANKING) }
+        return lets_go if [SOLENOID, RELAY].any? { |id| @truth.chatters?(id, CRANKING) }
         return 'silent' unless @truth.works?(SOLENOID, CRANKING)
         return 'click' if locked? || ampere < NO_AMPERE
         return speed_ratio >= SLOW_RATIO ? 'normal' : 'slow' if speed_ratio.positive?
 
-        path_ohm(@truth) > 2 * path_ohm(@sound) ? 'click' : 'chatters'
+        lets_go
       end
 
       CRANKING = 'cranking'
@@ -60,6 +60,12 @@ module Wattomneum
       private_constant :CRANKING, :NO_AMPERE
 
       private
+
+      # Behind a joint it lets go at once and stays so, one click; on a weak bank it comes back and back.
+      def lets_go
+        joint = @faults.any? { |fault| fault.kind == 'resistance' && fault.element != 'signal_wire' && ITEMS.key?(fault.element) }
+        joint ? 'click' : 'chatters'
+      end
 
       def node(place) = @sheet.places.fetch(place)
       def locked? = @faults.any? { |fault| fault.element == 'engine' }
@@ -83,13 +89,6 @@ module Wattomneum
       def sound_speed = @sheet.part(STARTER).speed_ratio(@sound.ampere(STARTER, state: CRANKING))
       LEAST_SPEED = 0.05
       private_constant :LEAST_SPEED
-
-      def path_ohm(truth)
-        lost = [%w[positive_post starter_stud], %w[starter_case negative_post]].sum do |from, to|
-          truth.volt_between(node(from), node(to), state: CRANKING).abs
-        end
-        lost / [truth.ampere(STARTER, state: CRANKING), NO_AMPERE].max
-      end
     end
   end
 end

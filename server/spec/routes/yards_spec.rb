@@ -10,7 +10,7 @@ RSpec.describe Server::Routes::Yards do
     id = named('Far Quarry')['id']
     write(:patch, "/api/yards/#{id}", { name: 'Far Pit', time_zone: 'America/Phoenix' })
     expect([status, named('Far Pit')]).to match([200, include('id' => id, 'time_zone' => 'America/Phoenix')])
-    trail = Server::DB[:audit].where(table_name: 'yard', row_id: id).select_map(%i[action person_id])
+    trail = Server::DB[:audit].where(table_name: 'yard', row_id: id).order(:id).select_map(%i[action person_id])
     expect(trail).to eq([['insert', lead.id], ['update', lead.id]])
   end
 

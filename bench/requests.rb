@@ -76,10 +76,10 @@ class Statements
   alias error info
 end
 
+# Workers are made one after another: the server lets few people sign in at once.
 def timed_in_threads(make_worker)
-  threads = Array.new(CLIENTS) do
+  threads = Array.new(CLIENTS) { make_worker.call }.map do |worker|
     Thread.new do
-      worker = make_worker.call
       5.times { worker.call }
       Array.new(ROUNDS) do
         start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
@@ -104,8 +104,9 @@ unit = Server::Models::Unit.first(number: 'B-14')
 job = Server::Models::Job.first(unit_id: unit.id)
 reading = ->(id) { { id: id, test_key: 'posts_rest', value_text: '12.6', unit: 'V' } }
 own_id = SecureRandom.uuid
+electrician = Server::Models::Account.first(role: 'electrician')
 spares = Array.new(40) do
-  Server::Models::Job.create(id: SecureRandom.uuid, unit_id: unit.id, family: 'starting', complaint: 'bench', opened_by_id: 1)
+  Server::Models::Job.open({ id: SecureRandom.uuid, unit_id: unit.id, complaint: 'bench', symptom: { work: 'starting' } }, by: electrician)
 end
 spare = spares.first
 

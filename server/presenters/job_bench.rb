@@ -48,12 +48,14 @@ module Server
       def readings
         @readings ||= @record.readings.map do |row|
           Reading.call(row, judgement: @assessment.judgements[row.id], taken_as: @record.first_judgements[row.id],
-                            person: @record.names[row.person_id], fate: fate(row), opened: opened_words(row))
+                            person: @record.names[row.person_id], fate: fate(row), opened: opened(row), circuit: circuit)
         end
       end
 
-      def opened_words(row)
-        @record.opened.fetch(row.id, []).map { |uuid| (@record.circuit.machine && @record.circuit.part_id(uuid)) || 'something that is gone' }
+      def circuit = @record.circuit.machine && @record.circuit
+
+      def opened(row)
+        @record.opened.fetch(row.id, []).map { |uuid| @record.circuit.part_id(uuid) }
       end
 
       def fate(row)

@@ -10,10 +10,11 @@ module Server
       # @param judgement [Wattomneum::Evidence::Judgement, nil] as judged now
       # @param taken_as [Models::Judgement, nil] as judged when it was taken
       # @param person [String, nil]
-      # @param opened [Array<String>] what was unplugged
-      def self.call(row, judgement: nil, taken_as: nil, person: nil, fate: nil, opened: [])
-        reading = row.between_points? ? row.to_point : row.to_core
-        { id: row.id, test_key: row.test_key, **named(row, reading),
+      # @param circuit [Queries::JobCircuit, nil] on which its points have their names of now
+      # @param opened [Array<String, nil>] ids of what was unplugged; nil for what is gone from the circuit since
+      def self.call(row, judgement: nil, taken_as: nil, person: nil, fate: nil, circuit: nil, opened: [])
+        reading = row.between_points? ? row.to_point(circuit) : row.to_core
+        { id: row.id, test_key: row.test_key, **named(row, reading, opened),
           position: row.position, battery_tag: row.battery&.tag, spoken: reading.spoken,
           entered: entered(row), condition_line: condition_line(row, reading, opened),
           conditions: reading.conditions.to_h, state: row.state, instrument: row.instrument, acknowledged: row.acknowledged.to_a,
@@ -23,14 +24,15 @@ module Server
       end
 
       # A test by its own name, a reading between two points by them.
-      def self.named(row, reading)
+      def self.named(row, reading, opened)
         return { label: reading.test.label, short: reading.test.short, loop: reading.test.loop, probe: nil } unless row.between_points?
 
         from = row.from_place
         to = row.to_place
         short = row.measured_by == 'seen' ? from.label.split(', ', 2).last : "#{from.short} to #{to.short}"
         { label: "#{reading.way.label}, #{from.label} to #{to.label}", short: short, loop: 'circuit',
-          probe: { by: row.measured_by, from: reading.probe.from, to: reading.probe.to, situation: row.state } }
+          probe: { by: row.measured_by, from: reading.probe.from || from.short, to: reading.probe.to || to.short, situation: row.state,
+                   opened: opened.compact } }
       end
 
       # As it was typed, with the unit it was typed in.
@@ -42,7 +44,7 @@ module Server
       # @return [String] "cranking, 18 degC, tested alone"
       def self.condition_line(row, reading, opened)
         words = reading.conditions.to_h.filter_map { |key, said| said_words(key, said) }
-        off = opened.map { |id| "#{id} unplugged" }
+        off = opened.map { |id| "#{id || 'something that is gone'} unplugged" }
         [state_words(row), *off, *words, row.instrument].join(', ')
       end
 

@@ -67,6 +67,11 @@ RSpec.describe Server::Routes::Readings do
     bench = measure(job, 'ohms', 'K11:5', 'BAT:-', :overload, situation: 'isolator_open', opened: ['X8'])
     expect(bench['readings'].last).to include('short' => 'K11:87 to Negative post')
     expect(bench['readings'].last['condition_line']).to include('isolator open, X8 unplugged')
+    expect(bench['readings'].last['probe']).to eq('by' => 'ohms', 'from' => 'K11:87', 'to' => 'BAT:-', 'situation' => 'isolator_open',
+                                                  'opened' => ['X8'])
+    again = bench['readings'].last['probe'].then { |probe| { **probe, 'opened' => probe['opened'].join(',') } }
+    card = read("/api/jobs/#{job}/expectation?#{URI.encode_www_form(again)}")
+    expect([card['opened'], card['to']['node']]).to eq([['X8'], 'BAT:-'])
     expect(bench['readings'].last['judged']['summary']).to eq('OL from K11:87 to ground: nothing leads there')
   end
 

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { JobBench, Reading } from '../../shared/api/types'
@@ -49,13 +49,17 @@ function Bench({ job }: { job: JobBench }) {
   const padTest = padCard(pad, job.tests)
   const [points, setPoints] = useState<Probe>(NO_POINTS)
   const queries = useQueryClient()
-  const correct = async (reading: Reading) => {
-    if (!reading.probe) {
-      setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
-      return
-    }
-    const probe = await queries.query(expectation(job.id, { ...reading.probe, opened: [] }, true))
-    setPad({ testKey: null, probe, position: null, correcting: reading })
+  // A point of the reading may be gone from the circuit since: the answer then says so.
+  const correcting = useMutation({
+    mutationFn: (reading: Reading & { probe: Probe }) => queries.query(expectation(job.id, reading.probe, true)),
+    onSuccess: (probe, reading) => {
+      setPad({ testKey: null, probe, position: null, correcting: reading })
+    },
+  })
+  const correct = (reading: Reading) => {
+    const { probe } = reading
+    if (probe) correcting.mutate({ ...reading, probe })
+    else setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
   }
   useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
   useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
@@ -98,7 +102,7 @@ function Bench({ job }: { job: JobBench }) {
             )}
           </div>
         )}
-        <ErrorNote error={error} />
+        <ErrorNote error={error ?? correcting.error} />
         {job.path && (
           <PathDrawing
             path={job.path}
@@ -121,16 +125,7 @@ function Bench({ job }: { job: JobBench }) {
         <Ladders job={job} mayOverride={may('override_ladder') && open} />
       </div>
       <div className="flex min-w-0 flex-col gap-8">
-        <Evidence
-          job={job}
-          onCorrect={
-            mayMeasure
-              ? (reading) => {
-                  void correct(reading)
-                }
-              : undefined
-          }
-        />
+        <Evidence job={job} onCorrect={mayMeasure ? correct : undefined} />
         {open && repairs}
         <Disturbed job={job} mayWork={mayWork && open} />
         {mayWork && <EndJob job={job} />}

@@ -45,27 +45,30 @@ function PointBox({
   )
 }
 
-function Unplugged({ known, points, onPoints }: { known: JobPoints; points: Probe; onPoints: (next: Probe) => void }) {
-  return (
-    <Field label="Unplugged">
+/** What is unplugged while this is read, one box each, and an empty one for the next. */
+function Unplugged({ known, off, onOff }: { known: JobPoints; off: string[]; onOff: (next: string[]) => void }) {
+  return [...off, ''].map((chosen, at) => (
+    <Field key={at} label={at === 0 ? 'Unplugged' : 'Unplugged too'}>
       {(wiring) => (
         <select
           {...wiring}
-          value={points.opened[0] ?? ''}
+          value={chosen}
           onChange={(event) => {
-            onPoints({ ...points, opened: event.target.value === '' ? [] : [event.target.value] })
+            onOff([...off.slice(0, at), event.target.value, ...off.slice(at + 1)].filter((id) => id !== ''))
           }}
         >
-          <option value="">nothing</option>
-          {known.plugs.map((plug) => (
-            <option key={plug.id} value={plug.id}>
-              {plug.id}, {plug.label}
-            </option>
-          ))}
+          <option value="">nothing{at > 0 && ' else'}</option>
+          {known.plugs
+            .filter((plug) => plug.id === chosen || !off.includes(plug.id))
+            .map((plug) => (
+              <option key={plug.id} value={plug.id}>
+                {plug.id}, {plug.label}
+              </option>
+            ))}
         </select>
       )}
     </Field>
-  )
+  ))
 }
 
 function Asked({ job, points, onPoints, onPick }: Props) {
@@ -131,7 +134,13 @@ function Asked({ job, points, onPoints, onPick }: Props) {
             </select>
           )}
         </Field>
-        <Unplugged known={known} points={points} onPoints={change} />
+        <Unplugged
+          known={known}
+          off={asked.opened}
+          onOff={(opened) => {
+            change({ opened })
+          }}
+        />
       </div>
       {expected && <p>{expected}.</p>}
       {ready && <ErrorNote error={error} />}

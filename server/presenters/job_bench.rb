@@ -48,10 +48,11 @@ module Server
       def readings
         @readings ||= @record.readings.map do |row|
           Reading.call(row, judgement: @assessment.judgements[row.id], taken_as: @record.first_judgements[row.id],
-                            person: @record.names[row.person_id], fate: fate(row), opened: opened(row), circuit: circuit)
+                            person: @record.names[row.person_id], fate: fate(row), opened: opened(row), circuit: (circuit if row.between_points?))
         end
       end
 
+      # Put together only where there are readings on it: most jobs have none.
       def circuit = @record.circuit.machine && @record.circuit
 
       def opened(row)

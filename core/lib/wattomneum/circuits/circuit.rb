@@ -79,6 +79,10 @@ module Wattomneum
         one.part.nil? || one.part.conductor? || path_inside?(one) || (CONTACTS.include?(one.branch.gate) && !one.part.is_a?(Parts::Load))
       end
 
+      # @param part [Part]
+      # @return [Array<Integer>] its branches without the clamps, lugs and rings that sit on it: what comes off with it
+      def inside(part) = @by_part.fetch(part.id, []).reject { |index| owned[index].ring_of }
+
       # @param index [Integer]
       # @return [String] what a branch is, in words: "wire 101 red 2.5 mm2", "relay K1, contact 30 to 87"
       def describe(index)

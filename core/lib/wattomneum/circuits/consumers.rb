@@ -45,7 +45,7 @@ module Wattomneum
       def inside(part, supply, ground) = consumer(part, "#{part.id} #{supply} #{ground}", part.label, supply, ground)
 
       def consumer(part, key, label, from, to)
-        index = @circuit.owned.index { |one| one.part == part && one.ring_of.nil? }
+        index = @circuit.inside(part).first
         Consumer.new(key: key, unit: @machine.repair_units.of(index).key, label: label, from: part.node(from), to: part.node(to))
       end
     end

@@ -8,7 +8,7 @@ module Wattomneum
 
       # @param repair [Repair]
       # @param round [Integer] the round of work that this repair began
-      # @param assessment [Faults::Assessment]
+      # @param assessment [Faults::Assessment, Faults::Paths::Case]
       def initialize(repair, round, assessment)
         @repair = repair
         @round = round
@@ -32,13 +32,16 @@ module Wattomneum
       def owed
         case state
         when 'unnamed' then 'Name the reading that showed the fault, so that the repair can be proved by it'
-        when 'missing' then "Repeat \"#{before.test.label}\": same points, same state"
-        when 'void' then "\"#{before.test.label}\" was repeated, but #{why_not_proved}"
-        when 'failed' then "\"#{before.test.label}\" still fails after the repair"
+        when 'missing' then "Repeat #{named}: same points, same state"
+        when 'void' then "#{begun} was repeated, but #{why_not_proved}"
+        when 'failed' then "#{begun} still fails after the repair"
         end
       end
 
       private
+
+      def named = "\"#{before.test.label}\""
+      def begun = named.sub(/\A./, &:upcase)
 
       # On watch is not proved.
       def why_not_proved

@@ -67,7 +67,7 @@ module Wattomneum
 
         # The battery whose plus no other battery stands on.
         def battery_plus
-          batteries = @circuit.owned.each_index.select { |index| @circuit.owned[index].then { |one| one.part.is_a?(Parts::Battery) && one.ring_of.nil? } }
+          batteries = @circuit.sheet.parts.grep(Parts::Battery).flat_map { |battery| @circuit.inside(battery) }
           batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
         end
 

@@ -57,7 +57,7 @@ module Wattomneum
           part = @circuit.sheet.part(pin.split(':', 2).first)
           return if part.nil? || part.shares_pins? || part.is_a?(Parts::Connector)
 
-          @circuit.owned.each_index.select { |index| @circuit.owned[index].part == part && @circuit.owned[index].ring_of.nil? }
+          @circuit.inside(part)
         end
       end
     end

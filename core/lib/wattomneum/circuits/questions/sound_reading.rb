@@ -76,7 +76,7 @@ module Wattomneum
         # A plug parts between its halves; a component comes off with everything inside it.
         def unplugged(id)
           part = @machine.sheet.part(id) or raise UnknownKeyError, "this unit's circuit has no plug or component \"#{id}\""
-          @circuit.owned.each_index.select { |index| @circuit.owned[index].part == part && @circuit.owned[index].ring_of.nil? }
+          @circuit.inside(part)
         end
       end
     end

@@ -23,12 +23,12 @@ module Demo
       @people = people
       @random = Random.new(seed)
       @now = now
-      @places = Server::Models::Place.where(unit_id: unit.id).select_hash(:key, :id)
       @system = unit.core_system(batteries.transform_values(&:to_core))
+      @whole = Server::Queries::UnitCircuits.new(unit.id).whole if @system.battery?
     end
 
     def write
-      CHECKS_DAYS_AGO.each { |days| battery_check(days) }
+      CHECKS_DAYS_AGO.each { |days| battery_check(days) } if @system.battery?
       work_on_job if @story['complaint']
     end
 
@@ -57,11 +57,11 @@ module Demo
     def simulated(faults, celsius:, health:)
       conditions = @system.positions.to_h { |position| [position, condition(health)] }
       CORE::Practice::Unit.new(system: @system, faults: faults, seed: @random.rand(2**31), conditions: conditions,
-                               temperature_celsius: celsius.round(1))
+                               temperature_celsius: celsius.round(1), drawn: @whole.assembly.sheet)
     end
 
     def condition(health)
-      CORE::Practice::Unit::Condition.new(health_ratio: health + (@random.rand * 0.02),
+      CORE::Practice::Bank::Condition.new(health_ratio: health + (@random.rand * 0.02),
                                           charge_percent: 92 + (@random.rand * 7))
     end
 
@@ -72,16 +72,21 @@ module Demo
                                   conditions: found.conditions, taken_at: time, round: round)
     end
 
-    def fault
-      element, kind, amount, position = @story['fault']
-      element ? [CORE::Practice::UnitFault.new(element: element, kind: kind, amount: amount, position: position)] : []
+    def faults
+      told = @story['fault'] or return []
+      if told['between']
+        return [CORE::Practice::Fault.between(@whole.machine, *told['between'], ohm: told['ohm'], state: told.fetch('state', 'cranking'))]
+      end
+      return [CORE::Practice::Fault.open(@whole.machine.sheet.loops.find { |loop| loop.key == 'start' }.load)] if told['part'] == 'starter'
+
+      [CORE::Practice::UnitFault.new(element: told['part'], kind: told['kind'], amount: told['amount'], position: told['position'])]
     end
 
     def work_on_job
       open_for_days = @story['state'] == 'closed' ? 20 + @random.rand(60) : @random.rand(2) + 0.07
       start = @now - (open_for_days * DAY)
       job = open_job(start)
-      unit = simulated(fault, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))
+      unit = simulated(faults, celsius: @story.fetch('celsius'), health: @story.fetch('health', END_HEALTH))
       technician = CORE::Practice::Technician.new(unit, work: @story['work'])
       technician.work(most_steps: @story.fetch('steps', 60))
       write_events(job, technician, start)
@@ -93,6 +98,7 @@ module Demo
                                        seen: @story['seen'], opened_by_id: @people.fetch('driver').id, opened_at: start)
       Server::Models::JobSymptom.create(job_id: job.id, **Server::Models::JobSymptom.columns({ work: @story['work'] }, @unit.id))
       Server::Models::JobEvent.create(job_id: job.id, kind: 'opened', person_id: @people.fetch('driver').id, at: start)
+      job.keep_sheets
       if @story['tried']
         Server::Models::Attempt.create(job_id: job.id, what: @story['tried'], by_whom: 'before us',
                                        fitted_without_diagnosis: @story.fetch('fitted', false))
@@ -115,18 +121,14 @@ module Demo
     end
 
     def with(reading, id, time)
-      CORE::Readings::Reading.new(**CORE::Readings::Reading::ATTRIBUTES.to_h do |name|
-        [name, reading.public_send(name)]
-      end,
-                                  id: id, taken_at: time, conditions: reading.conditions.to_h)
+      said = reading.class::ATTRIBUTES.to_h { |name| [name, reading.public_send(name)] }
+      reading.class.new(**said, id: id, taken_at: time, conditions: reading.conditions.to_h)
     end
 
     def write_repair(job, repair, ids, time)
       days = @story['temporary']
-      element = CORE::Systems::Places.element(repair.element)
       row = Server::Models::Repair.create(
-        id: uuid, job_id: job.id, element: repair.element, position: repair.position, cause: cause(repair.element),
-        action: repair.element.match?(/starter\z|alternator|battery/) ? 'replaced' : 'cleaned', minutes: element.access_minutes + 15,
+        id: uuid, job_id: job.id, **what_was_mended(repair), position: repair.position,
         failing_reading_id: ids[repair.failing_reading_id], temporary: !days.nil?, made_at: time, person_id: electrician.id,
         temporary_reason: days && 'Part on order', temporary_until: days && (@now + (days * DAY)).to_date
       )
@@ -134,9 +136,16 @@ module Demo
                                          put_back_at: time + 600, put_back_by_id: electrician.id)
     end
 
-    def cause(element)
-      { 'starter_cable' => 'chafe', 'positive_clamp' => 'loose', 'starter' => 'wear_out', 'alternator' => 'wear_out',
-        'battery' => 'wear_out', 'excitation_wire' => 'rodent' }.fetch(element, 'corrosion')
+    # A part of its own is replaced; of the circuit wires are spliced and joints cleaned.
+    def what_was_mended(repair)
+      if repair.unit.nil?
+        return { element: repair.element, cause: 'wear_out', action: 'replaced', minutes: CORE::Units::Parts.fetch(repair.element).minutes + 15 }
+      end
+
+      unit = @whole.machine.repair_units.fetch(repair.unit)
+      cause = { 'wire' => 'rodent', 'clamp' => 'loose', 'lug' => 'chafe' }.fetch(unit.kind, 'corrosion')
+      { repair_unit: unit.key, item_uuids: Sequel.pg_array(unit.item_uuids, :uuid), label: unit.label, cause: cause,
+        action: unit.kind == 'wire' ? 'repaired' : 'cleaned', minutes: unit.minutes + 15 }
     end
 
     def finish(job, time)
@@ -155,9 +164,10 @@ module Demo
 
     def keep(readings, job:)
       readings.each { |reading, time| Server::Models::Reading.create(row(reading, time, job)) }
-      circumstances = CORE::Evidence::Circumstances.new(system: @system, readings: readings.map(&:first))
+      points, tests = readings.map(&:first).partition { |reading| reading.is_a?(CORE::Readings::PointReading) }
+      judgements = CORE::Faults::Assessment.new(system: @system, readings: tests, points: points, machine: @whole.machine).judgements
       readings.each do |reading, time|
-        judgement = CORE::Evidence::Judging.call(reading, circumstances)
+        judgement = judgements.fetch(reading.id)
         Server::Models::Judgement.create(
           reading_id: reading.id, verdict: judgement.verdict, validity: judgement.validity, weight: judgement.weight, made_at: time,
           snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)), core_version: CORE::VERSION
@@ -166,13 +176,27 @@ module Demo
     end
 
     def row(reading, time, job)
+      { id: reading.id, unit_id: @unit.id, job_id: job&.id, person_id: electrician.id, value: reading.value, observation: reading.observation,
+        overload: reading.overload, value_text: reading.overload ? 'OL' : (reading.value || reading.spoken).to_s, instrument: reading.instrument,
+        conditions: Sequel.pg_jsonb(reading.conditions.to_h), repairs_before: reading.round, taken_at: time, received_at: time,
+        **(reading.is_a?(CORE::Readings::PointReading) ? between(reading) : tested(reading)) }
+    end
+
+    def tested(reading)
       test = reading.test
-      { id: reading.id, unit_id: @unit.id, job_id: job&.id, battery_id: reading.position && @batteries.fetch(reading.position).id,
-        from_place_id: @places[test.from], to_place_id: @places[test.to], person_id: electrician.id, test_key: test.key,
-        quantity: test.quantity, position: reading.position, value: reading.value, observation: reading.observation,
-        cells: Sequel.pg_array(reading.cells, :float8), value_text: (reading.value || reading.spoken).to_s, unit_symbol: test.units.first,
-        state: reading.state, instrument: reading.instrument, conditions: Sequel.pg_jsonb(reading.conditions.to_h),
-        repairs_before: reading.round, taken_at: time, received_at: time }
+      { battery_id: reading.position && @batteries.fetch(reading.position).id, from_place_id: place(test.from), to_place_id: place(test.to),
+        test_key: test.key, quantity: test.quantity, position: reading.position, cells: Sequel.pg_array(reading.cells, :float8),
+        unit_symbol: test.units.first, state: reading.state }
+    end
+
+    def place(key) = key && Server::Models::Place.named(@unit.id, key).id
+
+    def between(reading)
+      from, to = [reading.probe.from, reading.probe.to].map do |node|
+        Server::Models::Place.at(@unit.id, @whole.machine.points.at(node), @whole.machine.sheet).id
+      end
+      { from_place_id: from, to_place_id: to, measured_by: reading.probe.by, quantity: reading.way.quantity, unit_symbol: reading.unit,
+        state: reading.probe.situation }
     end
   end
 end

@@ -8,7 +8,7 @@ module Server
         required(:id).value(Types::Uuid)
         optional(:element).maybe(:string, included_in?: Wattomneum::Faults::NextStep::LADDERED)
         optional(:unit).maybe(:string, max_size?: 160)
-        optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        optional(:position).maybe(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:override_reason).value(Types::Text, :filled?, max_size?: LONG_TEXT)
       end
 

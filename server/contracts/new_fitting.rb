@@ -5,7 +5,7 @@ module Server
     # A battery that goes into a position: one from the shelf by id, or a new one described.
     class NewFitting < Base
       json do
-        required(:position).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        required(:position).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:battery_id).value(Types::Uuid)
         optional(:battery).hash do
           required(:id).value(Types::Uuid)

@@ -31,7 +31,7 @@ module Server
 
       json(FIELDS) do
         optional(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
-        optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        optional(:position).maybe(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:probe).hash(PROBE)
       end
 

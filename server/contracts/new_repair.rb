@@ -11,9 +11,9 @@ module Server
 
       json do
         required(:id).value(Types::Uuid)
-        optional(:element).maybe(:string, included_in?: Wattomneum::Systems::Places::ELEMENTS.map(&:key))
+        optional(:element).maybe(:string, included_in?: Wattomneum::Units::Parts::ALL.map(&:key))
         optional(:unit).maybe(:string, max_size?: 160)
-        optional(:position).maybe(:string, included_in?: Wattomneum::Systems::ElectricalSystem::POSITIONS)
+        optional(:position).maybe(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:place).value(Types::Text, max_size?: SHORT_TEXT)
         required(:cause).value(:string, included_in?: Wattomneum::Jobs::Causes::ALL)
         required(:action).value(:string, included_in?: ACTIONS)

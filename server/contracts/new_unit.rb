@@ -13,13 +13,13 @@ module Server
         required(:kind).value(:string, included_in?: KINDS)
         required(:yard_id).value(Types::Uuid)
         required(:system_volt).value(:integer, included_in?: [12, 24])
-        required(:arrangement).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::ARRANGEMENTS)
+        required(:arrangement).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::ARRANGEMENTS)
         required(:battery_count).value(:integer, gteq?: 0, lteq?: 4)
         required(:usual_cranking_current_ampere).maybe(Types::Number, gt?: 0, lteq?: 3000)
         optional(:alternator_rating_ampere).maybe(Types::Number, gt?: 0, lteq?: 1000)
         required(:has_isolator).value(:bool)
         required(:has_sense).value(:bool)
-        optional(:regulator).value(:string, included_in?: Wattomneum::Systems::ElectricalSystem::REGULATORS)
+        optional(:regulator).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::REGULATORS)
         optional(:neutral_interlock).value(:bool)
       end
 

@@ -7,7 +7,7 @@ module Server
       unrestrict_primary_key
 
       # @return [String] what was condemned
-      def part_label = label || Wattomneum::Systems::Places.element(element).label
+      def part_label = label || Wattomneum::Units::Parts.fetch(element).label
     end
   end
 end

@@ -13,9 +13,20 @@ module Server
         # @param sheet [Wattomneum::Circuits::Sheet] the unit's circuit
         # @return [Place]
         def at(unit_id, point, sheet)
-          named = sheet.places.key(point.node)
-          row = named && first(unit_id: unit_id, key: named)
-          row || of_pin(unit_id, point)
+          role = Wattomneum::Circuits::Roles::ALL.find { |one| sheet.places[one.key] == point.node }
+          role ? named(unit_id, role.key) : of_pin(unit_id, point)
+        end
+
+        # The row of a point that goes by what it is, made on first use.
+        #
+        # @param unit_id [String]
+        # @param key [String] of Wattomneum::Circuits::Roles
+        # @return [Place]
+        def named(unit_id, key)
+          first(unit_id: unit_id, key: key) || begin
+            dataset.insert_conflict.insert(unit_id: unit_id, key: key, label: Wattomneum::Circuits::Roles.fetch(key).label)
+            first(unit_id: unit_id, key: key)
+          end
         end
 
         private

@@ -13,7 +13,7 @@ module Server
         @record = record
         @asked = probe
         @machine = record.circuit.machine!
-        @assessment = record.assessment_on_circuit
+        @assessment = record.assessment
       end
 
       # @return [Wattomneum::Readings::Probe]

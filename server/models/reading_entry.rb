@@ -91,7 +91,7 @@ module Server
       end
 
       def place_id(key)
-        key && Place.where(unit_id: @unit.id, key: key).get(:id)
+        key && Place.named(@unit.id, key).id
       end
     end
   end

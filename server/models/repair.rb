@@ -18,7 +18,7 @@ module Server
       end
 
       # @return [String] what was mended
-      def part_label = label || Wattomneum::Systems::Places.element(element).label
+      def part_label = label || Wattomneum::Units::Parts.fetch(element).label
 
       # @return [Repair]
       def make_permanent(at:)

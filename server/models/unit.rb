@@ -30,14 +30,10 @@ module Server
 
       class << self
         # @param input [Hash] of Contracts::NewUnit
-        # @return [Unit] with a place row for each named point it has
+        # @return [Unit]
         def establish(input)
           electrical_system(input)
-          in_number_guard do
-            unit = create(input)
-            unit.core_system.places.each { |place| Place.create(unit_id: unit.id, key: place.key, label: place.label) }
-            unit
-          end
+          in_number_guard { create(input) }
         end
 
         # Two units with one number: the database decides, the answer is a sentence.
@@ -51,7 +47,7 @@ module Server
 
         # @raise [Wattomneum::InvalidQuantityError] if the batteries do not go together
         def electrical_system(input)
-          Wattomneum::Systems::ElectricalSystem.new(
+          Wattomneum::Units::ElectricalSystem.new(
             **input.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere,
                           :alternator_rating_ampere, :has_isolator, :has_sense, :regulator, :neutral_interlock)
           )
@@ -59,9 +55,9 @@ module Server
       end
 
       # @param batteries [Hash{String => Wattomneum::Batteries::Battery}]
-      # @return [Wattomneum::Systems::ElectricalSystem]
+      # @return [Wattomneum::Units::ElectricalSystem]
       def core_system(batteries = {})
-        Wattomneum::Systems::ElectricalSystem.new(
+        Wattomneum::Units::ElectricalSystem.new(
           system_volt: system_volt, arrangement: arrangement, battery_count: battery_count, batteries: batteries,
           usual_cranking_current_ampere: usual_cranking_current_ampere, has_isolator: has_isolator,
           alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense, regulator: regulator, neutral_interlock: neutral_interlock
@@ -75,7 +71,6 @@ module Server
         self.class.electrical_system(input)
         refuse_stale!(input[:lock_version])
         self.class.in_number_guard { update(input.except(:lock_version)) }
-        add_missing_places
         self
       end
 
@@ -133,12 +128,6 @@ module Server
 
         raise Refusals::EditConflict.new('Somebody else changed this unit meanwhile. Look at both and save again',
                                          details: { theirs: values.slice(*EDITED, :lock_version) })
-      end
-
-      def add_missing_places
-        known = Place.where(unit_id: id).select_map(:key)
-        core_system.places.reject { |place| known.include?(place.key) }
-                   .each { |place| Place.create(unit_id: id, key: place.key, label: place.label) }
       end
     end
   end

@@ -47,11 +47,9 @@ module Server
 
       # Which pin of the sheet each named place of the unit is.
       def note_places(core)
-        places = Place.where(unit_id: unit_id).select_hash(:key, :id)
-        core.places.each do |key, pin|
-          next unless places.key?(key)
-
-          db[:place_pin].insert(place_id: places[key], unit_sheet_id: id, pin: pin, item_uuid: core.part(pin.split(':').first).uuid)
+        named = core.places.slice(*Wattomneum::Circuits::Roles::ALL.map(&:key))
+        named.each do |key, pin|
+          db[:place_pin].insert(place_id: Place.named(unit_id, key).id, unit_sheet_id: id, pin: pin, item_uuid: core.part(pin.split(':').first).uuid)
         end
       end
 

@@ -38,7 +38,8 @@ module Server
 
         units = assessment.machine.repair_units.along(path.steps.map(&:index))
         side = [probe.from, probe.to].include?(circumstances.negative_post) ? :return : :feed
-        "at most #{CORE::Quantities::Figure.volt(CORE::Evidence::Points::PathLimit.new(path, units, circumstances, side).call.volt)}"
+        to_come = CORE::Readings::PointReading.new(id: '', probe: probe, taken_at: 0)
+        "at most #{CORE::Quantities::Figure.volt(CORE::Evidence::Points::PathLimit.new(path, units, circumstances, side, to_come).call.volt)}"
       end
       private_class_method :words, :limit
     end

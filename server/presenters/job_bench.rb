@@ -75,12 +75,16 @@ module Server
 
       # Only what still counts in this round is drawn.
       def loops
-        counting = readings.select { |reading| reading[:test_key] && reading[:fate].nil? && counts?(reading) }
-        Wattomneum::Systems::Loop.for(system, places: @record.circuits.loop_places).map { |circuit| Loop.new(circuit, counting).call }
+        return [] if @assessment.paths.nil?
+
+        between = @assessment.paths.current.map { |one| { from: one.probe.from, to: one.probe.to, **taken(one) } }
+        @assessment.machine.loops.map { |path| Loop.new(path, between + counting.map { |one| { test_key: one.test_key, **taken(one) } }).call }
       end
 
-      def counts?(reading)
-        @assessment.reading(reading[:test_key], position: reading[:position])&.id == reading[:id]
+      def counting = @assessment.readings.select { |one| one.position.nil? && @assessment.reading(one.test_key)&.id == one.id }
+
+      def taken(reading)
+        { id: reading.id, spoken: reading.spoken, taken_at: reading.taken_at.iso8601, verdict: @assessment.judgements.fetch(reading.id).verdict }
       end
 
       def reads_as
@@ -115,7 +119,7 @@ module Server
       end
 
       def elements
-        system.elements.map { |element| { key: element.key, label: element.label, system: element.system } }
+        Wattomneum::Units::Parts.of(system).map { |part| { key: part.key, label: part.label } }
       end
     end
   end

@@ -2,43 +2,50 @@
 
 module Server
   module Presenters
-    # A circuit as a loop: places along feed and return, with the last reading over each stretch.
+    # A circuit as a loop: the points on it that have a name, with the last reading over each stretch between two of them.
     class Loop
-      # @param circuit [Wattomneum::Systems::Loop]
-      # @param readings [Array<Hash>] as Presenters::Reading makes them, one a test
-      def initialize(circuit, readings)
-        @circuit = circuit
-        @readings = readings.to_h { |reading| [[reading[:test_key], reading[:position]], reading] }
+      CATALOGUE = Wattomneum::Readings::Catalogue
+      LABELS = { 'start' => 'Start loop', 'charge' => 'Charge loop' }.freeze
+      WHOLES = %w[positive_drop ground_drop].freeze
+      # Of several readings inside one stretch the one that says most is drawn.
+      WORST_FIRST = %w[act watch sound unproven].freeze
+      private_constant :LABELS, :WHOLES, :WORST_FIRST
+
+      # @param path [Wattomneum::Circuits::LoopPath]
+      # @param taken [Array<Hash>] what counts, oldest first: from and to (nodes) or test_key, id, spoken, verdict, taken_at
+      def initialize(path, taken)
+        @path = path
+        @between = taken.select { |one| one[:from] }
+        @tests = taken.select { |one| one[:test_key] }.to_h { |one| [one[:test_key], one] }
       end
 
       def call
-        { key: @circuit.key, label: @circuit.label, load: @circuit.load,
-          feed: side(@circuit.feed), return: side(@circuit.return),
-          signals: @circuit.signals.map { |test| stretch(test) }, wholes: @circuit.wholes.map { |test| stretch(test) } }
+        { key: @path.key, label: LABELS.fetch(@path.key, @path.key), load: @path.load, feed: side(@path.feed), return: side(@path.return),
+          signals: points.map { |test| span(test) }, wholes: wholes.map { |test| span(test) } }
       end
 
       private
 
-      def side(places)
-        places.each_with_index.map do |place, index|
-          following = places[index + 1]
-          { place: place.key, label: place.label, stretch: following && stretch_between(place, following) }
+      def side(stops)
+        stops.each_with_index.map do |stop, index|
+          { place: stop.role, label: label(stop.role), stretch: index == stops.size - 1 ? nil : stretch(stop, stops[index + 1]) }
         end
       end
 
-      def stretch_between(place, following)
-        element = @circuit.element_between(place.key, following.key)
-        test = @circuit.test_between(place.key, following.key)
-        { element: element&.label, **(test ? stretch(test) : { test_key: nil, label: nil, reading: nil }) }
+      def label(role) = Wattomneum::Circuits::Roles.fetch(role).label
+
+      def stretch(stop, following)
+        inside = @between.select { |one| [one[:from], one[:to]].all? { |node| stop.nodes.include?(node) } }
+        whole = inside.reverse.find { |one| [one[:from], one[:to]].sort == [stop.node, following.node].sort }
+        { label: "#{label(stop.role)} to #{label(following.role)}", reading: brief(whole || inside.reverse.min_by do |one|
+          WORST_FIRST.index(one[:verdict]) || 9
+        end) }
       end
 
-      def stretch(test)
-        { test_key: test.key, label: test.short, reading: brief(@readings[[test.key, nil]]) }
-      end
-
-      def brief(reading)
-        reading&.slice(:id, :spoken, :taken_at)&.merge(verdict: reading.dig(:judged, :verdict) || reading[:verdict])
-      end
+      def wholes = @path.key == 'start' ? WHOLES.map { |key| CATALOGUE.fetch(key) } : []
+      def points = CATALOGUE::ALL.select { |test| test.loop == @path.key && !test.observation? && !WHOLES.include?(test.key) }
+      def span(test) = { test_key: test.key, label: test.short, reading: brief(@tests[test.key]) }
+      def brief(one) = one&.slice(:id, :spoken, :taken_at, :verdict)
     end
   end
 end

@@ -6,7 +6,7 @@ module Server
     module ProbeCard
       CORE = Wattomneum
       # What helps such a reading to count, by how it is measured.
-      CONDITIONS = { 'volts' => %w[posts_now_volt current_ampere meter_proved], 'ohms' => %w[voltage_across_volt reversed_ohm] }.freeze
+      CONDITIONS = { 'volts' => %w[posts_now_volt load_on current_ampere meter_proved], 'ohms' => %w[voltage_across_volt reversed_ohm] }.freeze
       private_constant :CONDITIONS
 
       # @param probe [CORE::Readings::Probe]

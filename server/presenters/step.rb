@@ -15,14 +15,14 @@ module Server
       def self.call(step, circuits, assessment)
         cautions = step.cautions
         cautions += past_isolator(circuits) if circuits && cautions.any? { |one| ISOLATING.include?(one.id) }
-        step.to_h.except(:risks).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h),
-                                       probe: step.probe && ProbeCard.call(step.probe, assessment))
+        step.to_h.except(:risks, :lamp_on).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h),
+                                                 probe: step.probe && ProbeCard.call(step.probe, assessment))
       end
 
       def self.label(step, assessment)
         return assessment.machine.repair_units.fetch(step.unit).label if step.unit
 
-        step.element && Wattomneum::Systems::Places.element(step.element).label
+        step.element && Wattomneum::Units::Parts.fetch(step.element).label
       end
       private_class_method :label
 

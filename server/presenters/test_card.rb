@@ -7,7 +7,7 @@ module Server
       DEFINITIONS = Wattomneum::Evidence::Conditions::DEFINITIONS
 
       # @param test [Wattomneum::Readings::TestDefinition]
-      # @param system [Wattomneum::Systems::ElectricalSystem]
+      # @param system [Wattomneum::Units::ElectricalSystem]
       # @param limits [Wattomneum::Limits::Table]
       def self.call(test, system, limits)
         { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
@@ -20,7 +20,7 @@ module Server
           conditions: conditions(test, system) }
       end
 
-      def self.label_of(place) = place && Wattomneum::Systems::Places.fetch(place).label
+      def self.label_of(place) = place && Wattomneum::Circuits::Roles.fetch(place).label
 
       def self.conditions(test, system)
         required = test.required_conditions(system)

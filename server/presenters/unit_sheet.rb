@@ -30,9 +30,29 @@ module Server
       end
 
       def loops
-        readings = @record.last_readings.map { |row| reading(row) }
-        Wattomneum::Systems::Loop.for(@system, places: @circuits.loop_places).map { |circuit| Loop.new(circuit, readings).call }
+        machine = @circuits.drawn or return []
+
+        taken = @record.last_between.filter_map { |row| between(row, machine) } + @record.last_readings.map { |row| tested(row, machine) }
+        machine.loops.map { |path| Loop.new(path, taken).call }
       end
+
+      # A reading whose points the circuit has lost is in the timeline, not in the drawing.
+      def between(row, machine)
+        from, to = [row.from_place, row.to_place].map do |place|
+          place.key ? machine.sheet.places[place.key] : @circuits.node_of(place.item_uuid, place.pin)
+        end
+        { from: from, to: to, **taken(row) } if from && to
+      rescue Wattomneum::Error
+        nil
+      end
+
+      def tested(row, machine)
+        core = row.to_core
+        probe = core.test.along_circuit? ? core.test.probe(machine.sheet, state: core.state) : nil
+        { test_key: (row.test_key if row.position.nil?), from: probe&.from, to: probe&.to, **taken(row) }
+      end
+
+      def taken(row) = reading(row).slice(:id, :spoken, :taken_at, :verdict)
 
       def reading(row)
         judged = @record.judgements[row.id]

@@ -8,7 +8,7 @@ module Server
       Held = Struct.new(:version, :overrides, keyword_init: true)
 
       # @param job_id [String]
-      # @param system [Wattomneum::Systems::ElectricalSystem]
+      # @param system [Wattomneum::Units::ElectricalSystem]
       def initialize(job_id, system)
         @job_id = job_id
         @system = system
@@ -35,11 +35,7 @@ module Server
       # @param item_uuid [String] as it was kept
       # @param pin [String]
       # @return [String, nil] node
-      def node_of(item_uuid, pin)
-        kept = pin.delete_prefix(Wattomneum::Circuits::Points::RING)
-        pin = "#{Wattomneum::Circuits::Points::RING}#{whole.assembly.now(kept)}" if kept != pin
-        machine.points.kept(whole.assembly.now(item_uuid), pin)&.node
-      end
+      def node_of(item_uuid, pin) = Machines.node_of(whole, item_uuid, pin)
 
       private
 

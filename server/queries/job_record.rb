@@ -80,10 +80,7 @@ module Server
       end
 
       # @return [Wattomneum::Faults::Assessment]
-      def assessment = @assessment ||= assess(needs_circuit? ? circuit.machine : nil)
-
-      # @return [Wattomneum::Faults::Assessment] with the unit's circuit, whatever the job is about
-      def assessment_on_circuit = assess(circuit.machine)
+      def assessment = @assessment ||= assess(circuit.machine)
 
       private
 
@@ -93,11 +90,6 @@ module Server
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
           disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
         )
-      end
-
-      # The circuit is put together for the jobs that have to do with it.
-      def needs_circuit?
-        symptom.along_paths? || readings.any?(&:between_points?) || repairs.any?(&:repair_unit)
       end
 
       def points

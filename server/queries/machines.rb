@@ -26,7 +26,7 @@ module Server
       Whole = Struct.new(:machine, :assembly, :titles, keyword_init: true)
 
       # @param fitted [Array<Models::UnitSheet>] with their versions
-      # @param system [Wattomneum::Systems::ElectricalSystem] of the unit
+      # @param system [Wattomneum::Units::ElectricalSystem] of the unit
       # @param crank_test [Wattomneum::Cranking::CrankTest, nil] its own, at whose temperature it is then shown
       # @return [Whole]
       # @raise [Wattomneum::RefusedError] if the sheets do not go together
@@ -39,6 +39,17 @@ module Server
           fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system, **warmth)
           Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title))
         end
+      end
+
+      # @param whole [Whole]
+      # @param item_uuid [String] as it was kept
+      # @param pin [String]
+      # @return [String, nil] node
+      def self.node_of(whole, item_uuid, pin)
+        ring = Wattomneum::Circuits::Points::RING
+        kept = pin.delete_prefix(ring)
+        pin = "#{ring}#{whole.assembly.now(kept)}" if kept != pin
+        whole.machine.points.kept(whole.assembly.now(item_uuid), pin)&.node
       end
 
       # What the usual sheets are made from.

@@ -53,7 +53,7 @@ module Server
         [] # asked for the whole unit, it says why
       end
 
-      # @return [Wattomneum::Systems::ElectricalSystem] with the batteries that are fitted now
+      # @return [Wattomneum::Units::ElectricalSystem] with the batteries that are fitted now
       def system = @system ||= find_system
 
       # @return [Array<Models::UnitSheet>] without those that were kept under older rules and are no sheets by those of now
@@ -74,14 +74,17 @@ module Server
         end.uniq
       end
 
-      # @return [Hash{String => Hash}] loop key to the places the sheets have on it; a sheet that can not be worked out has none
-      def loop_places
-        fitted.each_with_object({}) do |one, places|
-          Machines.in_time { machine(one).sheet.loops.each { |loop| places[loop.key] = machine(one).loop_places(loop) } }
-        rescue Wattomneum::Error
-          next
-        end
+      # @return [Wattomneum::Circuits::Machine, nil] all of it as one; where its sheets do not go together, the usual circuit of its few facts
+      def drawn
+        @drawn ||= Machines.in_time { whole.machine.tap { |machine| machine.settled.all } }
+      rescue Wattomneum::Error
+        @drawn = Wattomneum::Circuits::UsualSheets.machine(system)
       end
+
+      # @param item_uuid [String] as it was kept
+      # @param pin [String]
+      # @return [String, nil] node of the unit's circuit as it is now
+      def node_of(item_uuid, pin) = Machines.node_of(whole, item_uuid, pin)
 
       private
 

@@ -36,6 +36,19 @@ module Server
                                           .order(:test_key, :position, Sequel.desc(:taken_at)).eager(:battery).all
       end
 
+      # The last standing volts between each two points, from any job, as long as nothing was mended on that job since.
+      #
+      # SQL: select distinct on (from_place_id, to_place_id) * from reading where unit_id = ? and measured_by = 'volts' and <standing>
+      #      and repairs_before >= (select count(*) from repair where job_id = reading.job_id) order by from_place_id, to_place_id, taken_at desc
+      #
+      # @return [Array<Models::Reading>]
+      def last_between
+        mended = Models::Repair.where(job_id: Sequel[:reading][:job_id]).select { count.function.* }
+        @last_between ||= Models::Reading.standing.where(unit_id: unit.id, measured_by: 'volts').where { repairs_before >= mended }
+                                         .distinct(:from_place_id, :to_place_id).order(:from_place_id, :to_place_id, Sequel.desc(:taken_at))
+                                         .eager(:from_place, :to_place, :battery).all.sort_by(&:taken_at)
+      end
+
       # @return [Array<Models::Reading>] the newest ones, newest first
       def recent_readings
         @recent_readings ||= Models::Reading.standing.where(unit_id: unit.id).order(Sequel.desc(:taken_at))
@@ -48,7 +61,7 @@ module Server
 
       # @return [Hash{String => Models::Judgement}] newest judgement by reading id
       def judgements
-        @judgements ||= Models::Judgement.newest_of((last_readings + recent_readings).map(&:id))
+        @judgements ||= Models::Judgement.newest_of((last_readings + last_between + recent_readings).map(&:id))
       end
 
       # @return [Hash{String => Models::Judgement}] newest judgement of those tests, by reading id

@@ -8,9 +8,9 @@ RSpec.describe 'From a complaint to a proved repair' do
     seeds.each do |seed|
       it "finds a ground joint behind a click on a 12 V bus with a parallel pair (#{type}, seed #{seed})", type: type do
         open_job_on('B-15', 'Just clicks')
-        kinds = work_to_the_end(simulated('B-15', 'block_strap', 'resistance', 0.08 + (seed * 0.001), seed: seed))
+        kinds = work_to_the_end(with_bad_joint('B-15', 'engine_block', 'frame', ohm: 0.08 + (seed * 0.001), seed: seed))
         expect(kinds).to include('repair', 'prove', 'put_back', 'close')
-        expect(proved).to include('Strap, engine block to frame')
+        expect(proved).to include('Strap, BLOCK to FRAME')
       end
     end
   end
@@ -19,7 +19,7 @@ RSpec.describe 'From a complaint to a proved repair' do
     seeds.each do |seed|
       it "finds the failing battery of a 24 V truck (#{type}, seed #{seed})", type: type do
         open_job_on('T-05', 'Cranks slowly since the frost')
-        kinds = work_to_the_end(simulated('T-05', 'battery', 'weak', 0.3, 'B', seed: seed))
+        kinds = work_to_the_end(with_weak_battery('T-05', 'B', 0.3, seed: seed))
         expect(kinds).to include('condemn', 'prove', 'close')
         expect(proved).to include('Battery B')
       end

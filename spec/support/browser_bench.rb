@@ -29,7 +29,7 @@ module BrowserBench
 
   def next_step
     card = find('[data-step]')
-    said = %i[test position element].to_h { |name| [name, card["data-#{name}"]] }.reject { |_, text| text.empty? }
+    said = %i[test position element unit].to_h { |name| [name, card["data-#{name}"]] }.reject { |_, text| text.empty? }
     probe = card['data-probe']
     said[:probe] = JSON.parse(probe, symbolize_names: true) unless probe.empty?
     said.merge(kind: card['data-step'])
@@ -41,10 +41,10 @@ module BrowserBench
   end
 
   def take_reading(step, unit)
-    measured = step[:probe] ? unit.measure(step[:probe]) : unit.measure(step[:test], position: step[:position])
+    shown = measured(step, unit)
     before = readings_shown
     find('[data-step] button').click
-    within('form[aria-label^="Reading"]') { enter(measured) }
+    within('form[aria-label^="Reading"]') { enter(shown) }
     wait_for_saving_or_question(before + 1)
     find('form [role=alert]').find('button', text: 'as I typed it').click if asked?
     expect(page).to have_css('#evidence span', exact_text: (before + 1).to_s)

@@ -12,16 +12,16 @@ class HiddenCircuit
     @truth = Wattomneum::Practice::Truth.new(sheet: machine.sheet, faults: faults, seed: seed)
   end
 
-  # @param probe [Hash] by, from, to, situation, opened
+  # @param probe [Wattomneum::Readings::Probe]
   # @return [Measured]
-  def measure(probe)
-    state = Wattomneum::Circuits::Situations.on(@machine.sheet, probe[:situation]).sheet_state
-    shown = @truth.read(probe[:by], probe[:from], probe[:to], state: state, opened: probe[:opened])
+  def read(probe)
+    state = Wattomneum::Circuits::Situations.on(@machine.sheet, probe.situation).sheet_state
+    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened)
     Measured.new(value: shown.overload ? 'OL' : shown.value, observation: shown.observation, conditions: {})
   end
 
   # @param unit [String] key of what was mended
-  def mend(unit, _position)
+  def mend(unit:)
     indices = @machine.circuit.owned.each_index.select { |index| @machine.repair_units.of(index).key == unit }
     @truth.mend(@machine.circuit.items.select { |item| (item.branches - indices).empty? }.map(&:key))
   end

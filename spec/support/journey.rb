@@ -6,19 +6,34 @@ require_relative 'hidden_circuit'
 # Whoever includes it brings the hands: `next_step`, `take_reading`, `record_repair`, `put_everything_back` and `close_job`.
 module Journey
   MOST_STEPS = 45
-  Hidden = Wattomneum::Practice::UnitFault
 
-  # @return [Wattomneum::Practice::Unit] the unit of the database with a fault in it
-  def simulated(number, element, kind, amount = nil, position = nil, seed: 1)
-    unit = Server::Models::Unit.first(number: number)
-    batteries = Server::Models::Fitting.current.where(unit_id: unit.id).eager(:battery).all.to_h { |one| [one.position, one.battery.to_core] }
-    Wattomneum::Practice::Unit.new(system: unit.core_system(batteries), seed: seed, temperature_celsius: 8.0,
-                                   faults: [Hidden.new(element: element, kind: kind, amount: amount, position: position)])
+  # @return [Server::Queries::UnitCircuits] of the unit of the database
+  def circuits_of(number) = Server::Queries::UnitCircuits.new(Server::Models::Unit.first(number: number).id)
+
+  # @return [Wattomneum::Practice::Unit] the unit of the database with a bad joint or cable between two named points of its circuit
+  def with_bad_joint(number, from, to, ohm:, seed: 1)
+    simulated(number, Wattomneum::Practice::Fault.between(circuits_of(number).whole.machine, from, to, ohm: ohm), seed: seed)
+  end
+
+  # @return [Wattomneum::Practice::Unit] the unit of the database with a battery that gives a part of its rating
+  def with_weak_battery(number, position, share, seed: 1)
+    simulated(number, Wattomneum::Practice::UnitFault.new(element: 'battery', kind: 'weak', amount: share, position: position), seed: seed)
+  end
+
+  def simulated(number, fault, seed:)
+    circuits = circuits_of(number)
+    Wattomneum::Practice::Unit.new(system: circuits.system, drawn: circuits.whole.assembly.sheet, seed: seed, temperature_celsius: 8.0,
+                                   faults: [fault])
   end
 
   # @return [HiddenCircuit] the unit's own circuit with faults in it
   def hidden(number, *faults, seed: 1)
     HiddenCircuit.new(Server::Queries::UnitCircuits.new(Server::Models::Unit.first(number: number).id).whole.machine, faults, seed)
+  end
+
+  # @return what the meter shows, or the eye sees, at this step
+  def measured(step, unit)
+    step[:probe] ? unit.read(Wattomneum::Readings::Probe.new(**step[:probe])) : unit.measure(step[:test], position: step[:position])
   end
 
   # @return [Array<String>] kinds of the steps taken, in order
@@ -39,7 +54,7 @@ module Journey
     case step[:kind]
     when 'repair', 'condemn'
       record_repair(step)
-      unit.mend(step[:element] || step[:unit], step[:position])
+      unit.mend(**step.slice(:element, :unit, :position))
     when 'put_back' then put_everything_back
     when 'close' then close_job
     else

@@ -5,7 +5,7 @@ RSpec.describe 'Why and corrections' do
 
   it 'shows why a verdict is what it is, corrects a reading with a reason, and keeps the first one readable' do
     open_job_on('B-15', 'Just clicks')
-    take_reading(next_step, simulated('B-15', 'block_strap', 'resistance', 0.08))
+    take_reading(next_step, with_bad_joint('B-15', 'engine_block', 'frame', ohm: 0.08))
     click_button 'Why Behaviour One click, no crank is act'
     expect(page).to have_content('Rules out')
     click_button 'Correct it'

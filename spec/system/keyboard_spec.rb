@@ -51,7 +51,7 @@ RSpec.describe 'By keyboard alone' do
     tab_to_button('Open the job')
     press(:enter)
     expect(page).to have_css('[data-step]')
-    work_by_keyboard(simulated('B-15', 'block_strap', 'resistance', 0.085))
+    work_by_keyboard(with_bad_joint('B-15', 'engine_block', 'frame', ohm: 0.085))
     on_page('This job is closed')
     expect(page.evaluate_script('window.pointerUsed')).to eq(0)
   end
@@ -84,12 +84,12 @@ RSpec.describe 'By keyboard alone' do
   end
 
   def key_reading(step, unit)
-    measured = unit.measure(step[:test], position: step[:position])
+    shown = measured(step, unit)
     before = readings_shown
     blur_and_press('n')
     expect(page).to have_css('form[aria-label^="Reading"]')
-    measured.observation ? key_observation(measured.observation) : key_figure(measured.value)
-    key_conditions(measured.conditions)
+    shown.observation ? key_observation(shown.observation) : key_figure(shown.value)
+    key_conditions(shown.conditions)
     tab_to_button('Save the reading')
     press(:enter)
     wait_for_saving_or_question(before + 1)

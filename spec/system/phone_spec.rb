@@ -11,7 +11,7 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     no_sideways_scroll
     open_job_on('B-15', 'Just clicks')
     no_sideways_scroll
-    kinds = work_to_the_end(simulated('B-15', 'negative_cable', 'resistance', 0.09, seed: 4))
+    kinds = work_to_the_end(with_bad_joint('B-15', 'frame', 'negative_post', ohm: 0.09, seed: 4))
     expect(kinds).to include('repair', 'prove', 'close')
     no_sideways_scroll
     ['/units', '/jobs', '/units/new'].each do |path|

@@ -42,8 +42,8 @@ module GoldenJobs
      *judgement.convicts.map { |element| "-#{element}" }, *judgement.clears.map { |element| "+#{element}" }].join(' ')
   end
 
-  # How a step is written: kind, test or element, position.
-  def self.step(step) = [step.kind, step.test_key || step.element, step.position].compact.join(' ')
+  # How a step is written: kind, test, two points or what is mended, position. Two points are written as "between".
+  def self.step(step) = [step.kind, step.test_key || step.element || step.unit || ('between' if step.probe), step.position].compact.join(' ')
 
   # How the ladders are written: suspect, position, the rungs in order. The rung "evidence" came later (rule 1).
   def self.ladders(assessment)

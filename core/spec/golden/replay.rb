@@ -6,7 +6,8 @@ require_relative 'golden_jobs'
 class Replay
   include CoreFixtures
 
-  # kind: judged, step, ladder or missing; at: test key, or what the row did; was and is: as GoldenJobs writes them
+  # kind: judged, names (the same verdict, what it convicts or clears by another name), step, ladder or missing; at: test key, or what the
+  # row did; was and is: as GoldenJobs writes them
   Difference = Struct.new(:job, :row, :kind, :at, :was, :is, keyword_init: true) do
     def to_s = "job #{job} row #{row}: #{kind} of #{at}: was \"#{was}\", is \"#{is}\""
   end
@@ -28,7 +29,7 @@ class Replay
   private
 
   def assessment
-    Wattomneum::Faults::Assessment.new(system: @system, readings: @readings.dup, repairs: @repairs.dup, symptom: Wattomneum::Jobs::Symptom.of(@job.family))
+    Wattomneum::Faults::Assessment.new(system: @system, machine: usual_machine(@system), readings: @readings.dup, repairs: @repairs.dup, symptom: Wattomneum::Jobs::Symptom.of(@job.family))
   end
 
   def mend(row, index)
@@ -40,9 +41,12 @@ class Replay
   def read(row, index)
     @readings << reading_of(row)
     now = assessment
-    is = GoldenJobs.judged(Wattomneum::Evidence::Judging.call(@readings.last, now.circumstances))
-    differing('judged', row.test_key, row.judged, is, index) + step(row, index, row.test_key, now)
+    is = GoldenJobs.judged(now.judgements.fetch(@readings.last.id))
+    differing(verdict(row.judged) == verdict(is) ? 'names' : 'judged', row.test_key, row.judged, is, index) + step(row, index, row.test_key, now)
   end
+
+  # What was judged, without what it names.
+  def verdict(written) = written.split.first(3)
 
   def step(row, index, at, now = assessment)
     row.next_step ? differing('step', at, row.next_step, GoldenJobs.step(now.next_step), index) : []

@@ -10,7 +10,7 @@ class BlindTechnician
   # @param sheet [CORE::Circuits::Sheet]
   # @param truth [CORE::Practice::Truth]
   # @param symptom [CORE::Jobs::Symptom]
-  # @param system [CORE::Systems::ElectricalSystem]
+  # @param system [CORE::Units::ElectricalSystem]
   def initialize(sheet:, truth:, symptom:, system:)
     @machine = CORE::Circuits::Machine.new(sheet)
     @truth = truth
@@ -33,7 +33,8 @@ class BlindTechnician
   end
 
   def assessment
-    CORE::Faults::Assessment.new(system: @system, readings: [], points: @readings.dup, machine: @machine, repairs: @repairs.dup, symptom: @symptom)
+    CORE::Faults::Assessment.new(system: @system, readings: @readings.grep(CORE::Readings::Reading),
+                                 points: @readings.grep(CORE::Readings::PointReading), machine: @machine, repairs: @repairs.dup, symptom: @symptom)
   end
 
   def kase = assessment.paths
@@ -47,6 +48,8 @@ class BlindTechnician
 
   def take(step)
     return read(step.probe) if step.probe
+    return crank if step.test_key == 'cranking_behaviour'
+    return read(CORE::Readings::Catalogue.fetch(step.test_key).probe(@machine.sheet)) if step.test_key
     raise "nobody can do #{step.to_h}" unless %w[repair condemn].include?(step.kind)
 
     @truth.mend(items_of(step.unit))
@@ -58,6 +61,12 @@ class BlindTechnician
     units = @machine.repair_units
     indices = @machine.circuit.owned.each_index.select { |index| units.of(index).key == unit }
     @machine.circuit.items.select { |item| (item.branches - indices).empty? }.map(&:key)
+  end
+
+  def crank
+    seen = @truth.works?(@machine.sheet.loops.first.load, 'cranking') ? 'normal' : 'silent'
+    @readings << CORE::Readings::Reading.new(id: "r#{@readings.size}", test_key: 'cranking_behaviour', observation: seen, taken_at: @readings.size,
+                                             round: @repairs.size)
   end
 
   def read(probe)

@@ -8,21 +8,21 @@ module CoreFixtures
   end
 
   def parallel_pair(**changes)
-    Wattomneum::Systems::ElectricalSystem.new(
+    Wattomneum::Units::ElectricalSystem.new(
       system_volt: 12, arrangement: 'parallel', battery_count: 2, usual_cranking_current_ampere: 600.0,
       alternator_rating_ampere: 120.0, batteries: { 'A' => battery('left'), 'B' => battery('right') }, **changes
     )
   end
 
   def series_pair(**changes)
-    Wattomneum::Systems::ElectricalSystem.new(
+    Wattomneum::Units::ElectricalSystem.new(
       system_volt: 24, arrangement: 'series', battery_count: 2, usual_cranking_current_ampere: 400.0,
       alternator_rating_ampere: 80.0, batteries: { 'A' => battery('fore'), 'B' => battery('aft') }, **changes
     )
   end
 
   def single_battery(**changes)
-    Wattomneum::Systems::ElectricalSystem.new(
+    Wattomneum::Units::ElectricalSystem.new(
       system_volt: 12, arrangement: 'single', battery_count: 1, usual_cranking_current_ampere: 400.0,
       alternator_rating_ampere: 65.0, has_isolator: false, has_sense: false, batteries: { 'A' => battery('only') }, **changes
     )
@@ -48,12 +48,20 @@ module CoreFixtures
 
   # Judges the last of the readings in the light of the ones before it.
   def judge(*readings, system: parallel_pair)
-    circumstances = Wattomneum::Evidence::Circumstances.new(system: system, readings: readings)
-    Wattomneum::Evidence::Judging.call(readings.last, circumstances)
+    assess(readings, system: system).judgements.fetch(readings.last.id)
   end
 
   def assess(readings, system: parallel_pair, **rest)
-    Wattomneum::Faults::Assessment.new(system: system, readings: readings, **rest)
+    Wattomneum::Faults::Assessment.new(system: system, readings: readings, machine: usual_machine(system), **rest)
+  end
+
+  # The usual circuit of a unit, put together once for all specs.
+  MADE = Hash.new # rubocop:disable Style/EmptyLiteral -- filled as specs ask
+  private_constant :MADE
+
+  def usual_machine(system)
+    facts = system.instance_variables.map { |name| [name, system.instance_variable_get(name).inspect.gsub(/0x\h+/, '')] }
+    MADE[facts] ||= Wattomneum::Circuits::UsualSheets.machine(system)
   end
 
   # A unit whose batteries, posts and behaviour are known: the ground work of the cranking specs.

@@ -75,7 +75,7 @@ module Server
           return if input[:element].nil?
 
           system = Unit.with_pk!(unit_id).core_system
-          fits = system.elements.any? { |element| element.key == input[:element] }
+          fits = Wattomneum::Units::Parts.known(system).any? { |part| part.key == input[:element] }
           unless fits
             raise Refusals::InvalidInput.new('This unit has no such part',
                                              fields: { 'element' => ['not on this unit'] })

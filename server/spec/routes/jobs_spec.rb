@@ -37,7 +37,7 @@ RSpec.describe Server::Routes::Jobs do
     take(id, 'posts_cranking', '12.25')
     take(id, 'ground_drop', '11.4')
     bench = take(id, 'block_strap_drop', '11.2')
-    expect(bench['next_step']).to include('kind' => 'repair', 'element' => 'block_strap')
+    expect(bench['next_step']).to include('kind' => 'repair', 'element' => nil, 'unit' => 'wire strap', 'element_label' => 'Strap, BLOCK to FRAME')
     expect(bench['next_step']['cautions'].map { |one| one['id'] }).to eq(%w[ground_off underneath])
     failing = bench['readings'].last['id']
 
@@ -64,7 +64,7 @@ RSpec.describe Server::Routes::Jobs do
     sheet = write(:post, '/api/circuits', { content: text })
     cautions = lambda do |unit|
       write(:post, "/api/units/#{unit.id}/circuits", { version_id: sheet['version_id'] })
-      step = take(open_job(unit)['id'], 'negative_cable_drop', '21.4')['next_step']
+      step = take(open_job(unit)['id'], 'block_strap_drop', '21.4')['next_step']
       [step['kind'], step['cautions'].to_h { |one| one.values_at('id', 'text') }['isolator_bypassed']]
     end
     truck = { system_volt: 24, arrangement: 'series' }
@@ -210,7 +210,7 @@ RSpec.describe Server::Routes::Jobs do
     other = open_job
     take(other['id'], 'posts_rest', '12.6')
     foreign = Server::Models::Reading.first(job_id: other['id']).id
-    [repair_fields(element: 'positive_cable'), repair_fields(element: 'battery'), repair_fields(failing_reading_id: foreign),
+    [repair_fields(element: 'tea_kettle'), repair_fields(element: 'battery'), repair_fields(failing_reading_id: foreign),
      repair_fields(minutes: -1)].each do |fields|
       write(:post, "/api/jobs/#{id}/repairs", fields)
       expect(status).to eq(422)

@@ -47,7 +47,8 @@ RSpec.describe Server::Routes::Readings do
     expect(error['fields']).to eq('position' => ['say which battery'])
     take(id, 'posts_rest', '12.6', position: 'A', conditions: {})
     expect(error['fields'].keys).to eq(['position'])
-    take(id, 'positive_cable_drop', '0.2')
+    hand_started = open_job(a_unit(has_sense: false))['id']
+    take(hand_started, 'sense_feed', '12.2')
     expect(error['fields']).to eq('test_key' => ['this unit has no such place'])
   end
 

@@ -3,12 +3,12 @@
 RSpec.describe Server::Routes::Units do
   before { sign_in_as('lead') }
 
-  it 'creates a unit with a place row for each named point it has' do
+  it 'creates a unit, with the loops that its few facts give it' do
     sheet = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(has_isolator: false) })
     expect([status, sheet['system']]).to eq([201, '12 V, 2 in parallel'])
-    keys = Server::Models::Place.where(unit_id: sheet['id']).select_map(:key)
-    expect(keys).to include('starter_stud', 'negative_post')
-    expect(keys).not_to include('isolator_in')
+    start = read("/api/units/#{sheet['id']}")['loops'].first
+    expect([start['key'], *%w[feed return].map { |side| start[side].map { |place| place['place'] } }])
+      .to eq(['start', %w[positive_post starter_stud], %w[starter_case engine_block frame negative_post]])
   end
 
   it 'refuses a number that is taken, whatever its case, and keeps the first' do
@@ -37,11 +37,11 @@ RSpec.describe Server::Routes::Units do
     expect(status).to eq(422)
   end
 
-  it 'edits a unit and adds the places it gained' do
+  it 'edits a unit, and its loops follow' do
     unit = a_unit(has_isolator: false)
     sheet = write(:patch, "/api/units/#{unit.id}", { **unit_fields(number: unit.number), lock_version: 0 })
     expect([status, sheet['lock_version']]).to eq([200, 1])
-    expect(Server::Models::Place.where(unit_id: unit.id, key: 'isolator_in').count).to eq(1)
+    expect(sheet['loops'].first['feed'].map { |place| place['place'] }).to eq(%w[positive_post isolator_in isolator_out starter_stud])
   end
 
   it 'shows both versions when two people edit one unit' do

@@ -38,7 +38,7 @@ module Wattomneum
       # Formula: per battery 0.6 (OCV - 7.2 V) / CCA(SAE) / c(T), full charge; without a rating 2 mohm; parallel divides, series adds.
       # Source: SAE J537 end point and c(T) as InternalResistance; the share is ours, from cases.
       #
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param temperature_celsius [Float, nil] of the batteries; nil is taken as the warmest of the table, where they have least
       # @param limits [Limits::Table]
       # @return [Float] ohm

@@ -8,7 +8,7 @@ module Wattomneum
       MONTH_SECONDS = 30.44 * 86_400
       private_constant :MONTH_SECONDS
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param judgements [Hash{String => Hash{String => Evidence::Judgement}}] by position, then by test key
       # @param tested_at [Time, nil] of the newest test, for the age of the partners; nil leaves ages unknown
       # @param schools [Schools::Choices]

@@ -7,7 +7,7 @@ module Wattomneum
       MEANINGS = {
         %w[charge_lamp_key_on lit] => ['sound', 'Lit: lamp and excitation wire are whole', [], ['Lamp circuit open']],
         %w[charge_lamp_key_on dark] => ['act', 'Dark with the key on: lamp, fuse or excitation wire open',
-                                        ['excitation_wire'], ['Alternator condemned before this is mended']],
+                                        [], ['Alternator condemned before this is mended']],
         %w[charge_lamp_key_on lit_key_off] => ['act', 'Lit with the key off: shorted diode', ['alternator'], []],
         %w[charge_lamp_running dark] => ['sound', 'Out while running', [], []],
         %w[charge_lamp_running lit] => ['act', 'Lit while running: not charging', [], []],

@@ -14,7 +14,7 @@ module Wattomneum
         return low if side(value, least, error) == :under || sinks == :over
         return at_the_limit("#{Figure.volt(value)} with the loads on", error) if side(value, least, error) == :at || sinks == :at
 
-        judgement('sound', 'Carries the loads', weight: 'proof', clears: %w[alternator output_cable],
+        judgement('sound', 'Carries the loads', weight: 'proof', clears: ['alternator'],
                                                 rules_out: ['Weak output'])
       end
 

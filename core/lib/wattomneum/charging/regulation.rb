@@ -15,7 +15,7 @@ module Wattomneum
       # lesser of shifted upper limit + band and the cap; the ceiling of gel and AGM in place of the upper limit.
       # Source: band common practice; 3 mV per cell and degC handbook, from memory.
       #
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param temperature_celsius [Float, nil] of the battery; nil is taken as 25 degC
       # @param limits [Limits::Table]
       # @example 12 V at -15 degC   # => 14.52 to 15.42 V

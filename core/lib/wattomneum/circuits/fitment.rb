@@ -14,7 +14,7 @@ module Wattomneum
       USUAL_CELSIUS = 20.0
 
       # @param sheet [Sheet] the unit's circuit
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param celsius [Float] of the batteries
       # @param engine_celsius [Float] of its oil
       # @param charge_percent [Hash{String => Float}] by battery position; full where nothing is said

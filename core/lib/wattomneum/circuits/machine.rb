@@ -12,7 +12,6 @@ module Wattomneum
       def initialize(sheet, ohms: {})
         @sheet = sheet
         @ohms = ohms
-        @loop_places = {}
         @paths = {}
       end
 
@@ -82,11 +81,8 @@ module Wattomneum
         @live_past_isolator ||= sheet.states[ISOLATOR_OPEN] == Sheet::STATES[ISOLATOR_OPEN] ? bypassing(settled.fetch(ISOLATOR_OPEN).solution) : []
       end
 
-      # Keys of the named places that lie on a loop of this sheet, from the supply to the load and back to ground.
-      #
-      # @param loop [Sheet::Loop]
-      # @return [Hash{Symbol => Array<String>}] :feed and :return
-      def loop_places(loop) = @loop_places[loop.key] ||= find_loop_places(loop)
+      # @return [Array<LoopPath>] its loops, the start loop first
+      def loops = @loops ||= sheet.loops.sort_by { |loop| loop.key == 'start' ? 0 : 1 }.map { |loop| LoopPath.new(self, loop) }
 
       ISOLATOR_OPEN = 'off'
       TOUCHED = [Parts::Fuse, Parts::Relay, Parts::Load, Parts::ControlUnit].freeze
@@ -101,19 +97,6 @@ module Wattomneum
 
           part.pins.map { |pin| circuit.node(part.node(pin)) }.any? { |node| !solution.floating?(node) && solution.volt(node).abs >= least }
         end
-      end
-
-      def find_loop_places(loop)
-        finder = paths(loop.state)
-        load = sheet.part(loop.load)
-        feed = places_along(finder.to_battery(load.node(load.pins.first)), load.node(load.pins.first)).reverse
-        { feed: feed, return: places_along(finder.to_ground(load.node(load.pins[1])), load.node(load.pins[1])) }
-      end
-
-      def places_along(path, start)
-        nodes = [start, *path.steps.map(&:to)]
-        by_node = sheet.places.invert
-        nodes.filter_map { |node| by_node[node] }.uniq
       end
     end
   end

@@ -8,7 +8,8 @@ module Wattomneum
       STARTER = 'starter'
       # How often each kind is the cause, and what exposure of its zone adds (core/data/element_rates.yml).
       RATES = DataFile.load('element_rates').freeze
-      ALIKE = { 'strand' => 'splice', 'ring' => 'ground', 'clamp' => 'ground', 'lug' => 'stud', 'starter' => 'load' }.freeze
+      ALIKE = { 'strand' => 'splice', 'ring' => 'ground', 'clamp' => 'ground', 'lug' => 'stud', 'starter' => 'load', 'strap' => 'ground',
+                'mount' => 'stud' }.freeze
       private_constant :RATES, :ALIKE
 
       # @param circuit [Circuit]
@@ -49,7 +50,7 @@ module Wattomneum
       def key_of(index)
         one = @circuit.owned[index]
         return STARTER if starter_items.include?((one.wire || one.part).uuid) && one.ring_of.nil?
-        return "wire #{one.wire.number}" if one.wire
+        return "wire #{(one.wire || one.ring_of).number}" if one.wire || mount?(one.ring_of)
         return "#{one.part.ring_word} of wire #{one.ring_of.number} on #{one.part.id}" if one.ring_of
 
         one.part.is_a?(Parts::Connector) ? "#{one.part.id} #{one.branch.name}" : one.part.id
@@ -66,19 +67,37 @@ module Wattomneum
 
       def kind_of(key, one)
         return STARTER if key == STARTER
-        return 'wire' if one.wire
+        return kind_of_wire(one.wire || one.ring_of) if one.wire || mount?(one.ring_of)
 
         one.ring_of ? one.part.ring_word : one.part.kind
       end
 
+      # A strap between two bodies of metal, a mounting face or bracket, or a run of wire.
+      def kind_of_wire(wire)
+        return 'strap' if wire_ends(wire).all?(Parts::Body)
+
+        mount?(wire) ? 'mount' : 'wire'
+      end
+
+      # Bolted on: nobody gave it a size, and it lies on metal. Its lug is its face.
+      def mount?(wire)
+        wire && wire.size.nil? && wire_ends(wire).one?(Parts::Body)
+      end
+
+      def wire_ends(wire) = [wire.from, wire.to].map { |node| @sheet.part(node.split(':', 2).first) }
+
       def label(key, one)
         return 'Starter with its solenoid' if key == STARTER
+        return metal_label(one.wire || one.ring_of) if %w[strap mount].include?(kind_of(key, one))
         return upper(@circuit.describe(@circuit.owned.index(one))) if one.wire
         return "#{upper(Points.drawn(key))}, #{one.part.label}" if one.ring_of || one.part.is_a?(Parts::Connector)
 
         id = Points.drawn(one.part.id)
         one.part.label == one.part.id ? id : "#{id}, #{one.part.label}"
       end
+
+      # "Strap, BLOCK to FRAME"
+      def metal_label(wire) = "#{upper(wire.drawn_number)}, #{Points.drawn(wire.from)} to #{Points.drawn(wire.to)}"
 
       def upper(words) = words[0].upcase + words[1..]
 

@@ -24,7 +24,7 @@ module Wattomneum
 
       # The bank is drawn battery by battery once, and as a box wherever another sheet has it already.
       #
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param drawn [Array<Sheet>] that the unit has
       # @return [Array<Sheet>] for the loops that none of them draws
       def self.for(system, drawn: [])
@@ -36,11 +36,22 @@ module Wattomneum
          *(new(system, box: true).charge unless loops.include?('charge') || system.alternator_rating_ampere.nil?)]
       end
 
+      # @param system [Units::ElectricalSystem]
+      # @return [Sheet, nil] all that can be made from its facts as one circuit; nil without a battery
+      def self.drawn(system)
+        sheets = self.for(system)
+        Assembly.new(sheets).sheet if sheets.any?
+      end
+
+      # @param system [Units::ElectricalSystem]
+      # @return [Machine, nil] the same with what is bolted on
+      def self.machine(system) = drawn(system)&.then { |sheet| Fitment.new(sheet, system: system).machine }
+
       # @param sheet [Sheet]
       # @return [Boolean] whether it was made here: a guess, which gives way to whatever somebody drew
       def self.made?(sheet) = [START, CHARGE].include?(sheet.key)
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param box [Boolean] the bank as one battery
       def initialize(system, box: false)
         @system = system
@@ -78,7 +89,7 @@ module Wattomneum
                       '{ id: FL1, kind: fusible_link, label: Output link, rating_ampere: 250 }',
                       '{ id: S2, kind: switch, label: Key switch, contacts: [{ from: 30, to: 15, closed_in: [key_on, cranking, running] }] }'].freeze
       CHARGE_WIRES = ['{ number: 21, from: FEED, to: S2:30, ohm: 0.02 }', '{ number: 35, from: S2:15, to: F3:1, ohm: 0.005 }',
-                      '{ number: bracket, from: G:case, to: BLOCK, ohm: 0.0003 }', '{ number: 31, from: FL1:2, to: FEED, ohm: 0.0005 }'].freeze
+                      '{ number: bracket, from: G:case, to: BLOCK, ohm: 0.00015 }', '{ number: 31, from: FL1:2, to: FEED, ohm: 0.0005 }'].freeze
       METAL = ['{ id: G2, kind: ground, label: Battery ground, body: FRAME, ohm: 0.00003, ring_ohm: 0.00002 }',
                '{ id: FEED, kind: stud, label: Feed stud, ring_ohm: 0.00002 }',
                '{ id: BLOCK, kind: body, label: Engine block }', '{ id: FRAME, kind: body, label: Frame }'].freeze
@@ -235,7 +246,7 @@ module Wattomneum
       end
 
       def output = '{ number: 30, from: G:B+, to: FL1:1, ohm: 0.0003 }'
-      def sense = @system.has_sense && !external? ? ['{ number: 34, from: FEED, to: G:S, ohm: 0.05 }'] : []
+      def sense = @system.has_sense && !external? ? ['{ number: 34, from: FEED, to: G:S, ohm: 0.02 }'] : []
       # Within what a sheet may hold, whatever was entered.
       def healthy(limit) = (HEALTHY_SHARE.fetch(limit) * @system.limit(limit).value / @ampere).clamp(0.00001, 1.0)
       def written(number) = format('%.7f', number)

@@ -32,7 +32,9 @@ module Wattomneum
       #
       # @return [Estimate, nil] nil when nothing is known of the current
       def estimate
-        clamp || sag_of_click || turned || sag
+        return @estimate if defined?(@estimate)
+
+        @estimate = clamp || sag_of_click || turned || sag
       end
 
       # What flowed at most can be too little; it is never enough by itself.

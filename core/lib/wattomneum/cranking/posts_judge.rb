@@ -7,7 +7,7 @@ module Wattomneum
       # Warmer than this the printed limit at about 20 degC holds (common practice).
       WARM_CELSIUS = 16.0
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param reading [Readings::Reading]
       # @param limits [Limits::Table]
       # @param celsius [Float, nil] of the batteries

@@ -6,7 +6,7 @@ module Wattomneum
     class Circumstances
       attr_reader :system, :readings, :limits
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param readings [Array<Readings::Reading>] all that stand: neither superseded nor withdrawn
       # @param limits [Limits::Table]
       def initialize(system:, readings:, limits: Limits::Table.shipped)
@@ -22,10 +22,7 @@ module Wattomneum
       # @param position [String, nil]
       # @return [Readings::Reading, nil] the last one taken
       def companion(reading, test_key, position: nil)
-        readings.reverse.find do |other|
-          other.test_key == test_key && other.round == reading.round && other.position == position &&
-            other.state == other.test.state
-        end
+        newest_first(test_key).find { |other| other.round == reading.round && other.position == position && other.state == other.test.state }
       end
 
       # @param test_key [String]
@@ -33,9 +30,7 @@ module Wattomneum
       # @param round [Integer] readings of later rounds are left out
       # @return [Readings::Reading, nil] the last one taken up to this round
       def latest(test_key, position: nil, round: Float::INFINITY)
-        readings.reverse.find do |other|
-          other.test_key == test_key && other.position == position && other.round <= round
-        end
+        newest_first(test_key).find { |other| other.position == position && other.round <= round }
       end
 
       # State of charge of the battery that one reading was taken on: from its rest voltage or hydrometer reading just
@@ -48,7 +43,7 @@ module Wattomneum
       # @param reading [Readings::Reading]
       # @return [Judgement, nil] of the reading that its charge is known by
       def charge(reading)
-        found = readings.select { |other| CHARGE_TESTS.include?(other.test_key) && same_battery?(other, reading) }
+        found = CHARGE_TESTS.flat_map { |key| newest_first(key) }.select { |other| same_battery?(other, reading) }.sort_by(&:taken_at)
         nearest = found.reverse.find { |other| other.taken_at <= reading.taken_at } || found.first
         nearest && Judging.call(nearest, self)
       end
@@ -57,6 +52,8 @@ module Wattomneum
       private_constant :CHARGE_TESTS
 
       private
+
+      def newest_first(test_key) = (@newest_first ||= readings.reverse.group_by(&:test_key)).fetch(test_key, [])
 
       def same_battery?(one, other)
         one.position == other.position && one.battery&.tag == other.battery&.tag

@@ -35,7 +35,24 @@ module Wattomneum
       def initialize(reading_id:, verdict:, summary:, validity: 'valid', weight: 'support', reasons: [], arithmetic: [],
                      limits: [], rules_in: [], rules_out: [], convicts: [], clears: [], instead: nil, traps: [],
                      school: nil, figures: {}, would_be: nil, code: nil)
-        ATTRIBUTES.each { |name| instance_variable_set(:"@#{name}", binding.local_variable_get(name)) }
+        @reading_id = reading_id
+        @verdict = verdict
+        @would_be = would_be
+        @validity = validity
+        @weight = weight
+        @summary = summary
+        @reasons = reasons
+        @arithmetic = arithmetic
+        @limits = limits
+        @rules_in = rules_in
+        @rules_out = rules_out
+        @convicts = convicts
+        @clears = clears
+        @instead = instead
+        @traps = traps
+        @school = school
+        @figures = figures
+        @code = code
         freeze
       end
 

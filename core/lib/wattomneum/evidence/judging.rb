@@ -6,6 +6,7 @@ module Wattomneum
     module Judging
       # @param reading [Readings::Reading]
       # @param circumstances [Circumstances]
+      # @yieldreturn [Judgement] for a drop along the unit's circuit: what it says there
       # @return [Judgement]
       def self.call(reading, circumstances)
         question = open_question(reading, circumstances.system)
@@ -14,7 +15,7 @@ module Wattomneum
         other = OtherKinds.judgement(reading, circumstances.system)
         return other if other
 
-        judgement = judge_class(reading.test).new(reading, circumstances).call
+        judgement = reading.test.along_circuit? ? yield : judge_class(reading.test).new(reading, circumstances).call
         apply_preconditions(judgement, Preconditions.new(reading, circumstances.system))
       end
 

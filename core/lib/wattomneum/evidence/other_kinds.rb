@@ -13,7 +13,7 @@ module Wattomneum
       private_constant :INSTEAD
 
       # @param reading [Readings::Reading]
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @return [Judgement, nil] nil where lead-acid limits may judge it
       def self.judgement(reading, system)
         battery = concerned(reading, system).find { |one| !one.lead_acid? }

@@ -10,7 +10,7 @@ module Wattomneum
       ZERO_VOLT = 0.02
 
       # @param reading [Readings::Reading]
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       def initialize(reading, system)
         @reading = reading
         @test = reading.test
@@ -45,8 +45,9 @@ module Wattomneum
         zero_that_convicts? ? keys + ['meter_proved'] : keys
       end
 
+      # Along the circuit the posts of the same state prove the meter, and its judge looks at them.
       def zero_that_convicts?
-        @test.zero_convicts? && !@reading.value.nil? && @reading.value.abs < ZERO_VOLT
+        !@test.along_circuit? && @test.zero_convicts? && !@reading.value.nil? && @reading.value.abs < ZERO_VOLT
       end
 
       def wrong_state

@@ -25,8 +25,7 @@ module Wattomneum
       private
 
       def open_wire
-        judgement('act', 'OL: the wire is open', weight: 'support', rules_in: ['Break in the start signal wire'],
-                                                  convicts: ['signal_wire'])
+        judgement('act', 'OL: the wire is open', weight: 'support', rules_in: ['Break in the start signal wire'])
       end
 
       def close_or_high
@@ -43,7 +42,7 @@ module Wattomneum
 
       def high
         judgement('act', "#{Figure.ohm(value)} in a wire that feeds a solenoid", weight: 'support',
-                  rules_in: ['Resistance in the start signal wire'], convicts: ['signal_wire'])
+                  rules_in: ['Resistance in the start signal wire'])
       end
     end
   end

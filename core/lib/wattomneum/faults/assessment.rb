@@ -7,10 +7,10 @@ module Wattomneum
     class Assessment
       attr_reader :system, :readings, :points, :repairs, :symptom, :machine, :disturbed_count, :limits, :schools
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param readings [Array<Readings::Reading>] of tests of the catalogue, all that stand
       # @param points [Array<Readings::PointReading>] between two points of the circuit, all that stand
-      # @param machine [Circuits::Machine, nil] the unit's circuit; nil where its sheets do not go together
+      # @param machine [Circuits::Machine, nil] the unit's circuit; without one, the usual circuit made from its few facts
       # @param repairs [Array<Jobs::Repair>] in the order they were made
       # @param symptom [Jobs::Symptom] what the complaint is about
       # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
@@ -19,9 +19,11 @@ module Wattomneum
       def initialize(system:, readings:, points: [], machine: nil, repairs: [], symptom: Jobs::Symptom.of('starting'), disturbed_count: 0,
                      limits: Limits::Table.shipped, schools: Schools::Choices.shipped)
         @system = system
-        @readings = readings.sort_by(&:taken_at)
+        @own_circuit = !machine.nil?
+        @machine = machine || Circuits::UsualSheets.machine(system)
+        @drops = Drops.new(@machine&.sheet, readings, points)
+        @readings = @drops.readings
         @points = points
-        @machine = machine
         @repairs = repairs
         @symptom = symptom
         @disturbed_count = disturbed_count
@@ -34,17 +36,17 @@ module Wattomneum
         @circumstances ||= Evidence::Circumstances.new(system: system, readings: readings, limits: limits)
       end
 
-      # @return [Paths::Case, nil] what the readings between two points say; nil without a circuit
+      # @return [Paths::Case, nil] what the readings between two points say; nil for a unit without any circuit
       def paths
         return if machine.nil?
 
-        @paths ||= Paths::Case.new(machine: machine, readings: points, tests: circumstances, symptom: symptom, repairs: repairs,
+        @paths ||= Paths::Case.new(machine: machine, readings: @drops.points, tests: circumstances, symptom: symptom, repairs: repairs,
                                    disturbed_count: disturbed_count)
       end
 
       # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points
       def judgements
-        @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Judging.call(reading, circumstances)] }.merge(point_judgements)
+        @judgements ||= point_judgements.merge(@drops.own.to_h { |reading| [reading.id, judge(reading)] })
       end
 
       # @return [Integer] how many repairs have been made: readings from now on belong to this round
@@ -94,7 +96,7 @@ module Wattomneum
       # @return [Array<Jobs::Proof, Paths::Proof>] one for each repair
       def proofs
         @proofs ||= repairs.each_with_index.map do |repair, index|
-          (repair.unit && paths&.proofs&.fetch(index)) || Jobs::Proof.new(repair, index + 1, self)
+          paths&.proofs&.fetch(index) || Jobs::Proof.new(repair, index + 1, self)
         end
       end
 
@@ -109,19 +111,22 @@ module Wattomneum
 
       private
 
+      def judge(reading) = Evidence::Judging.call(reading, circumstances) { point_judgements.fetch(reading.id) }
+
       def point_judgements
         return paths.judgements if paths
 
         unproven = { verdict: 'unproven', validity: 'unstated', weight: 'none', summary: NO_CIRCUIT }
-        points.to_h { |reading| [reading.id, Evidence::Judgement.new(reading_id: reading.id, **unproven)] }
+        @drops.points.to_h { |reading| [reading.id, Evidence::Judgement.new(reading_id: reading.id, **unproven)] }
       end
 
       NO_CIRCUIT = "This unit's sheets do not go together to one circuit"
       private_constant :NO_CIRCUIT
 
       def step_along_paths
-        why = 'Its circuits say what is wrong with them: put that right first'
-        paths&.next_step || Step.new(kind: 'watch', minutes: 0, title: NO_CIRCUIT, why: why, risks: [])
+        return paths.next_step if @own_circuit
+
+        Step.new(kind: 'watch', minutes: 0, title: NO_CIRCUIT, why: 'Its circuits say what is wrong with them: put that right first', risks: [])
       end
 
       # A look at belt and posts, and an engine proved free, do not wear off with the next repair.

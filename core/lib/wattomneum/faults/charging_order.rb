@@ -7,7 +7,11 @@ module Wattomneum
       WHEN_IT_FAILS = %w[output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
       OVERCHARGE = %w[sense_feed alternator_case_drop].freeze
       WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop].freeze
-      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE
+      # Straight along a path from the post, where its test fails: the place at its other end.
+      ALONG = { 'output_terminal_stopped' => %w[positive_post alternator_output], 'sense_feed' => %w[positive_post sense_terminal],
+                'alternator_output_drop' => %w[positive_post alternator_output],
+                'alternator_case_drop' => %w[negative_post alternator_case] }.freeze
+      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -23,11 +27,14 @@ module Wattomneum
         return unless overcharges?
 
         key = OVERCHARGE.find { |test| fits?(test) && @steps.open?(test) }
-        key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else')
+        locate || (key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else'))
       end
 
       # @return [Step, nil]
       def call
+        found = locate
+        return found if found
+
         keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
         key = keys.find { |test| fits?(test) && @steps.open?(test) }
         return @steps.measure(key, why: why(key)) if key
@@ -36,6 +43,31 @@ module Wattomneum
       end
 
       private
+
+      # Where on a feed or ground that failed: the lamp or the pile stays on.
+      def locate
+        ALONG.each_key.lazy.filter_map { |key| along(key) if @assessment.judgement(key)&.act? }.first || excitation
+      end
+
+      def along(key)
+        places = @assessment.machine.sheet.places
+        shown_by = @assessment.reading(key)
+        whole = Readings::Catalogue.fetch(key).probe(@assessment.machine.sheet, state: shown_by.state) or return
+        search = Paths::DropSearch.new(@assessment.paths, whole, ends: ALONG.fetch(key).map { |place| places.fetch(place) })
+        probe = search.next_probe or return
+        lamp_on = whole.from if Readings::Catalogue.fetch(key).feed?
+        as_before = lamp_on ? "the lamp still on #{Circuits::Points.drawn(lamp_on)}" : 'at the same current'
+        @steps.between(probe, lamp_on: lamp_on,
+why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
+      end
+
+      # Through the charge lamp, or through the regulator outside.
+      def excitation
+        return unless @assessment.judgement('excitation_feed')&.act?
+
+        fed = [@assessment.paths.circumstances.uses.charge_lamp, *@assessment.machine.sheet.parts.grep(Circuits::Parts::ControlUnit)].compact.first
+        fed && @steps.down(@assessment.machine.consumers.needed(fed), 'key_on')
+      end
 
       def fits?(test)
         return false if test == 'alternator_output' && @assessment.system.alternator_rating_ampere.nil?
@@ -61,7 +93,7 @@ module Wattomneum
 
         failing = %w[alternator_output charging_fast_idle charging_loaded].find { |key| @assessment.judgement(key)&.act? }
         Step.new(kind: 'condemn', element: 'alternator', title: 'Alternator with regulator is proved bad',
-                 minutes: Systems::Places.element('alternator').access_minutes,
+                 minutes: Units::Parts.fetch('alternator').minutes,
                  failing_reading_id: @assessment.reading(failing).id,
                  why: 'Everything that serves it is right, and it does not charge')
       end

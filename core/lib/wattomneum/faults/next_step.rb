@@ -53,20 +53,17 @@ module Wattomneum
       end
 
       # What somebody found between two points of his own choice is mended and proved like everything else.
-      def along_paths = assessment.points.any? || assessment.repairs.any?(&:unit) ? assessment.paths&.aside : nil
+      def along_paths = assessment.paths&.readings&.any? || assessment.repairs.any?(&:unit) ? assessment.paths.aside : nil
 
       # -- proving a repair
 
       def prove
-        proof = assessment.proofs.find { |one| one.repair.unit.nil? && UNPROVED.include?(one.state) && !proved_in_vain?(one.before) }
+        proof = assessment.proofs.find { |one| !one.along_circuit? && UNPROVED.include?(one.state) && !proved_in_vain?(one.before) }
         return if proof.nil?
 
         test = proof.before.test
         companion = missing_companion(test)
         return measure(companion, why: 'What flows decides what the proving drop is worth') if companion
-
-        amperes = amperes_for(test.key) if test.state == 'cranking' && test.quantity == 'voltage'
-        return amperes if amperes
 
         Step.new(kind: 'prove', test_key: test.key, position: proof.before.position, minutes: test.minutes,
                  failing_reading_id: proof.before.id, element: proof.repair.element,
@@ -100,9 +97,10 @@ module Wattomneum
 
       # What is convicted, in loop order.
       def convicted
-        pairs = failures.flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
+        pairs = failures.reject { |one| reading_by_id(one.reading_id).test.along_circuit? }
+                        .flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
         pairs.reject { |key, position, one| repaired_since?(key, position, one) || mended_in_vain?(key, position) }
-             .sort_by { |key, _, _| Systems::Places::ELEMENTS.index { |element| element.key == key } }
+             .sort_by { |key, _, _| Units::Parts::ALL.index { |part| part.key == key } }
       end
 
       # What fails by more than a hint.
@@ -124,7 +122,7 @@ module Wattomneum
         return climb_rung(ladder) unless ladder.complete?
 
         failing = failing_reading_for(element, position)
-        Step.new(kind: 'condemn', element: element, position: position, minutes: Systems::Places.element(element).access_minutes,
+        Step.new(kind: 'condemn', element: element, position: position, minutes: Units::Parts.fetch(element).minutes,
                  failing_reading_id: failing&.id, title: "#{ladder.label} is proved bad: replace or repair it",
                  why: ['Every rung of its ladder is climbed', bank_advice(element, position)].compact.join('. '))
       end
@@ -156,8 +154,8 @@ module Wattomneum
       end
 
       def repair(element, position, why, reading_id)
-        part = Systems::Places.element(element)
-        Step.new(kind: 'repair', element: element, position: position, minutes: part.access_minutes, why: why,
+        part = Units::Parts.fetch(element)
+        Step.new(kind: 'repair', element: element, position: position, minutes: part.minutes, why: why,
                  failing_reading_id: reading_id, title: "Mend: #{part.label.downcase}")
       end
 
@@ -206,7 +204,7 @@ module Wattomneum
       def unproved_before
         return unless starting? && Jobs::CloseGate.unseen(assessment).empty?
 
-        key = DropLocation::WHOLE_PATHS.find do |one|
+        key = StartingOrder::WHOLE_PATHS.find do |one|
           assessment.reading(one).nil? && assessment.readings.any? do |reading|
             reading.test_key == one && assessment.judgements.fetch(reading.id).would_be == 'sound'
           end
@@ -223,12 +221,17 @@ module Wattomneum
 
       def order_of_work
         order = (starting? ? StartingOrder : ChargingOrder).new(assessment, self)
-        seen || order.in_hand || batteries || order.call
+        seen || order.in_hand || looked_at || batteries || order.call
       end
 
-      def seen
-        key = starting? ? %w[cranking_behaviour connections_look] : %w[charge_lamp_key_on belt_look connections_look]
-        missing = key.find { |test| assessment.reading(test).nil? }
+      SEEN_FIRST = { true => %w[cranking_behaviour], false => %w[charge_lamp_key_on belt_look] }.freeze
+      private_constant :SEEN_FIRST
+
+      def seen = first_of(SEEN_FIRST.fetch(starting?))
+      def looked_at = first_of(['connections_look'])
+
+      def first_of(keys)
+        missing = keys.find { |test| assessment.reading(test).nil? }
         missing && measure(missing,
                            why: missing.end_with?('look') ? 'Eyes and hands before the meter' : 'See it fail before anything is touched')
       end
@@ -333,10 +336,19 @@ module Wattomneum
       # @param why [String]
       # @param position [String, nil]
       # @return [Step] of kind measure
-      def measure(test_key, why:, position: nil)
-        test = Readings::Catalogue.fetch(test_key)
-        Step.new(kind: 'measure', test_key: test_key, position: position, minutes: test.minutes, why: why,
-                 title: "#{test.label}#{at_position(position)}")
+      def measure(test_key, why:, position: nil) = Step.of_test(test_key, why: why, position: position)
+
+      # @param probe [Readings::Probe]
+      # @param why [String]
+      # @param lamp_on [String, nil] node that a lamp hangs on meanwhile
+      # @return [Step] of kind measure
+      def between(probe, why:, lamp_on: nil) = Paths::Order.new(assessment.paths).measure(probe, why: why, lamp_on: lamp_on)
+
+      # @param consumers [Array<Circuits::Consumer>] that lack something
+      # @param situation [String]
+      # @return [Step, nil] along their feeds and returns
+      def down(consumers, situation)
+        Paths::Order.new(assessment.paths.seen_in(situation)).down(consumers)
       end
 
       private

@@ -22,7 +22,7 @@ module Wattomneum
       def position = nil
 
       # @return [String]
-      def label = Systems::Places.element(suspect).label
+      def label = Units::Parts.fetch(suspect).label
 
       # @return [Array<Rung>]
       def rungs = @rungs ||= build_rungs

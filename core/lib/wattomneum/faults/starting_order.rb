@@ -12,9 +12,14 @@ module Wattomneum
         'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]
       }.freeze
       OTHERWISE = %w[ground_drop positive_drop solenoid_signal starter_terminal engine_by_hand].freeze
-      # Where somebody is at the key already: all of it in one go, before batteries are taken apart.
+      # The two sides of the start loop, each read as a whole.
+      WHOLE_PATHS = %w[ground_drop positive_drop].freeze
+      # Where somebody is at the key already, all of it is read in one go, before batteries are taken apart. A click behind a drop draws
+      # little, and its lamps stayed lit: the drops go first. Where lamps die or it tries to turn, posts and amperes say what they are worth.
       POSTS = %w[posts_rest posts_cranking].freeze
-      AT_THE_KEY = %w[click slow chatters lamps_die].freeze
+      AT_THE_KEY = { 'click' => [*WHOLE_PATHS, *POSTS], 'chatters' => [*POSTS, *WHOLE_PATHS],
+                     'lamps_die' => [*POSTS, *WHOLE_PATHS], 'slow' => [*POSTS, 'cranking_current', *WHOLE_PATHS],
+                     'silent' => [*POSTS, 'solenoid_signal', 'positive_drop'] }.freeze
       private_constant :BY_BEHAVIOUR, :OTHERWISE, :POSTS, :AT_THE_KEY
 
       # @param assessment [Assessment]
@@ -24,20 +29,21 @@ module Wattomneum
         @steps = steps
       end
 
-      # Evidence in hand goes first: what fails at the key is measured there, in one go.
+      # Evidence in hand goes first: what fails at the key is measured there, in one go, and followed as soon as one side fails.
       #
       # @return [Step, nil]
       def in_hand
-        return unless AT_THE_KEY.include?(behaviour) && !dead_bank?
+        return unless AT_THE_KEY.key?(behaviour) && !dead_bank?
+
+        found = locate || signal_side
+        return found if found
 
         key = at_the_key.find { |test| assessment.reading(test).nil? }
-        return steps.measure(key, why: 'It fails now: posts, stud and case in one go, before batteries are taken apart') if key
-
-        locate
+        key && steps.measure(key, why: 'It fails now: posts, stud and case in one go, before batteries are taken apart')
       end
 
       # @return [Step, nil]
-      def call = posts || weak_bank || locate || by_behaviour
+      def call = posts || weak_bank || locate || signal_side || by_behaviour
 
       private
 
@@ -47,8 +53,8 @@ module Wattomneum
 
       # The clamp belongs to it where current flows, and where the posts fall.
       def at_the_key
-        clamp = behaviour == 'slow' || assessment.judgement('posts_cranking')&.act?
-        [*POSTS, *('cranking_current' if clamp), *DropLocation::WHOLE_PATHS]
+        keys = AT_THE_KEY.fetch(behaviour)
+        assessment.judgement('posts_cranking')&.act? ? (POSTS + ['cranking_current'] + keys).uniq : keys
       end
 
       # Every test of the path would be void: charge first.
@@ -83,27 +89,46 @@ module Wattomneum
       end
 
       def locate
-        DropLocation::WHOLE_PATHS.each do |key|
+        WHOLE_PATHS.each do |key|
           next unless assessment.judgement(key)&.act?
 
-          step = stretch(DropLocation.new(key, assessment))
+          step = along(key)
           return step if step
         end
         nil
       end
 
-      def stretch(location)
-        test = location.next_stretch
-        if test
-          return steps.measure(test.key, why: "#{Quantities::Figure.volt(location.unexplained_volt)} of the drop is not " \
-                                              'placed yet: likeliest and quickest first')
-        end
-        return unless location.misfit? && once?(location.whole_key)
+      # On the unit's circuit, joint by joint.
+      def along(key)
+        whole = Readings::Catalogue.fetch(key).probe(assessment.machine.sheet) or return
+        search = Paths::DropSearch.new(assessment.paths, whole)
+        probe = search.next_probe
+        return steps.between(probe, why: halves(search)) if probe
+        return unless search.misfit? && once?(key)
 
-        Step.new(kind: 'repeat', test_key: location.whole_key, minutes: 4,
-                 title: 'Repeat the whole drop',
-                 why: 'No stretch explains it: a reading may be wrong, or it comes and goes')
+        Step.new(kind: 'repeat', test_key: key, minutes: 4, title: 'Repeat the whole drop',
+                 why: 'No part of it explains it: a reading may be wrong, or it comes and goes')
       end
+
+      # The signal is fed from where the starter is: while that feed fails, relays let go and a low signal says nothing of key, interlocks
+      # and relay. Else the signal side is a path like any other.
+      def signal_side
+        return unless assessment.judgement('solenoid_signal')&.act?
+        return steps.measure('positive_drop', why: SHARED_FEED) if assessment.reading('positive_drop').nil?
+
+        coil = solenoid_coil
+        steps.down([coil], 'cranking') if coil && !assessment.judgement('positive_drop').act?
+      end
+
+      SHARED_FEED = 'A low signal with a failing feed is the feed: which of them is it?'
+      private_constant :SHARED_FEED
+
+      def solenoid_coil
+        node = assessment.machine.sheet.places['solenoid_terminal']
+        assessment.machine.consumers.all.find { |one| [one.from, one.to].include?(node) }
+      end
+
+      def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best for its minutes"
 
       def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
 

@@ -15,6 +15,9 @@ module Wattomneum
         @assessment = assessment
       end
 
+      # @return [Boolean] whether it is read along the unit's circuit
+      def along_circuit? = false
+
       # @return [Readings::Reading, nil] the reading that showed the fault
       def before
         @assessment.reading_by_id(repair.failing_reading_id)

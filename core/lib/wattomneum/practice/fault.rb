@@ -10,6 +10,20 @@ module Wattomneum
       # @return [Fault]
       def self.open(item) = new(item: item, ohm: Truth::OPEN_OHM)
 
+      # Ohms too many in whatever fails most often between two points that have a name of their own.
+      #
+      # @param machine [Circuits::Machine] the unit's circuit
+      # @param from [String] key of a place
+      # @param to [String]
+      # @param ohm [Float]
+      # @param state [String] in which current flows there
+      # @return [Fault]
+      def self.between(machine, from, to, ohm:, state: 'cranking')
+        steps = machine.paths(state).between(*[from, to].map { |place| machine.sheet.places.fetch(place) }).steps
+        index = steps.map(&:index).max_by { |one| machine.repair_units.rate(machine.repair_units.of(one)) }
+        new(item: machine.circuit.items.find { |item| item.branches == [index] }.key, adds_ohm: ohm)
+      end
+
       # @param item [String]
       # @param ohm [Float]
       # @return [Fault]

@@ -37,7 +37,8 @@ module Wattomneum
 
       # @return [Faults::Assessment]
       def assessment
-        Faults::Assessment.new(system: @unit.system, readings: @readings, repairs: @repairs, symptom: Jobs::Symptom.of(@work))
+        Faults::Assessment.new(system: @unit.system, readings: @readings.grep(Readings::Reading), points: @readings.grep(Readings::PointReading),
+                               machine: @unit.machine, repairs: @repairs, symptom: Jobs::Symptom.of(@work))
       end
 
       private
@@ -54,20 +55,31 @@ module Wattomneum
       end
 
       def read(step)
+        reading = step.probe ? between(step) : tested(step)
+        @readings << reading
+        @events << Event.new(step: step, reading: reading, minutes: @minute)
+      end
+
+      def tested(step)
         measured = @unit.measure(step.test_key, position: step.position)
-        reading = Readings::Reading.new(
+        Readings::Reading.new(
           id: "r#{@readings.size + 1}", test_key: step.test_key, position: step.position, taken_at: @minute,
           battery: step.position && @unit.system.batteries[step.position], value: measured.value,
           observation: measured.observation, cells: measured.cells || [], conditions: measured.conditions,
           state: measured.state, round: @repairs.size
         )
-        @readings << reading
-        @events << Event.new(step: step, reading: reading, minutes: @minute)
+      end
+
+      def between(step)
+        measured = @unit.read(step.probe, lamp_on: step.lamp_on)
+        Readings::PointReading.new(id: "r#{@readings.size + 1}", probe: step.probe, taken_at: @minute, value: measured.value,
+                                   overload: measured.overload || false, observation: measured.observation, conditions: measured.conditions,
+                                   round: @repairs.size)
       end
 
       def mend(step)
-        @unit.mend(step.element, step.position)
-        repair = Jobs::Repair.new(id: "m#{@repairs.size + 1}", element: step.element, position: step.position,
+        @unit.mend(element: step.element, position: step.position, unit: step.unit)
+        repair = Jobs::Repair.new(id: "m#{@repairs.size + 1}", element: step.element, unit: step.unit, position: step.position,
                                   failing_reading_id: step.failing_reading_id, temporary: false)
         @repairs << repair
         @events << Event.new(step: step, repair: repair, minutes: @minute)

@@ -53,9 +53,12 @@ module Wattomneum
       # @param from [String] node
       # @param to [String] node
       # @param state [String]
+      # @param loads [Array<Array(String, String, Float)>] hung on for it: node, node, ohm
+      # @param opened [Array<String>] ids of components whose plug is off
       # @return [Float] volts as they are, with no meter on them
-      def volt_between(from, to, state:)
-        solution = @settled.fetch(state).solution
+      def volt_between(from, to, state:, loads: [], opened: [])
+        extra = loads.map { |one, other, ohm| branch(one, other, ohm) }
+        solution = (extra.empty? && opened.empty? ? @settled : with(extra, opened)).fetch(state).solution
         one, other = [from, to].map { |node| @drawn.node(node) }
         solution.connected?(one, other) ? solution.volt(one) - solution.volt(other) : 0.0
       end
@@ -69,10 +72,23 @@ module Wattomneum
         branches.sum { |index| solution.current(index) }
       end
 
+      # @param item [String] key of an item with one way through it
+      # @param state [String]
+      # @param loads [Array<Array(String, String, Float)>] hung on for it: node, node, ohm
+      # @return [Float] ampere in it, whichever way
+      def ampere_in(item, state:, loads: [])
+        solution = with(loads.map { |one, other, ohm| branch(one, other, ohm) }, []).fetch(state).solution
+        solution.current(@drawn.item(item).branches.first).abs
+      end
+
+      # @param state [String]
+      # @return [Boolean] whether some relay never comes to rest
+      def restless?(state) = @settled.fetch(state).chatters?
+
       # @param id [String] of a relay
       # @param state [String]
-      # @return [Boolean] whether it never comes to rest
-      def chatters?(id, state) = @settled.fetch(state).chattering.include?(id)
+      # @return [Boolean] whether its contacts are pulled in
+      def pulled_in?(id, state) = @settled.fetch(state).positions.energised.include?(id)
 
       # A new part, a clean joint: whatever was wrong with these is right.
       #

@@ -2,8 +2,8 @@
 
 module Wattomneum
   module Practice
-    # One hidden fault of a unit, by the part it sits in. kind: resistance (ohm in series), open (starter, feed), weak (share of its rating
-    # a battery still gives), flat (percent charged), dead (no output), overcharge (volts too high).
+    # Something wrong with a unit that no item of its circuit is: a battery that is weak (share of its rating it still gives) or flat (percent
+    # charged), an engine that is locked, a belt or an alternator that is dead.
     UnitFault = Struct.new(:element, :kind, :amount, :position, keyword_init: true) do
       # @param other_element [String]
       # @param other_position [String, nil]

@@ -11,7 +11,7 @@ module Wattomneum
 
       # @param test [TestDefinition]
       # @param value [Float] in the base unit
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param unit [String, nil] symbol it was entered with; nil is the base unit
       # @param text [String, nil] as it was typed
       # @return [Question, nil] nil when nothing is odd about the value
@@ -69,7 +69,7 @@ module Wattomneum
       def self.why(test, value, range)
         return 'below zero, so the leads may be the wrong way round' if value.negative? && !test.per_battery?
         return 'below zero: leads the wrong way round, or a battery charged backwards' if value.negative?
-        return 'nearly the whole system, which a drop shows only at an open joint' if test.limit && value > range.end
+        return 'nearly the whole system, which a drop shows only at an open joint' if test.along_circuit? && !test.feed? && value > range.end
 
         "#{test.label.downcase} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
           "#{Quantities::Figure.trim(range.end, 2)} #{test.units.first}"

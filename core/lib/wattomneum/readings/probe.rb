@@ -7,8 +7,16 @@ module Wattomneum
     Probe = Struct.new(:by, :from, :to, :situation, :opened, keyword_init: true) do
       def initialize(opened: [], **rest)
         super(opened: opened.sort.freeze, **rest)
+        @alike = [by, [from.to_s, to.to_s].sort, situation, self.opened].freeze
         freeze
       end
+
+      # @param other [Probe]
+      # @return [Boolean] whether it reads the same, whichever way round the leads are held
+      def alike?(other) = alike == other.alike
+
+      # @return [Array] equal for probes that read the same
+      attr_reader :alike
     end
   end
 end

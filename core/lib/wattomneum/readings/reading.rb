@@ -25,6 +25,7 @@ module Wattomneum
                      observation: nil, unit: nil, state: nil, conditions: {}, instrument: nil, round: 0)
         @id = id
         @test_key = test_key
+        @test = Catalogue.fetch(test_key)
         @taken_at = taken_at
         @position = position
         @battery = battery
@@ -41,7 +42,7 @@ module Wattomneum
       end
 
       # @return [TestDefinition]
-      def test = Catalogue.fetch(test_key)
+      attr_reader :test
 
       # @return [String] value with its unit as a person says it
       def spoken

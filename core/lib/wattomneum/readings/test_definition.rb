@@ -4,12 +4,22 @@ module Wattomneum
   module Readings
     # One test of the catalogue: what is measured, where, in which state, under which conditions, and what an answer means.
     class TestDefinition
-      FIELDS = %w[key label short judge quantity per state loop from to side limit element part_of when instrument minutes].freeze
+      FIELDS = %w[key label short judge quantity per state loop from to limit when instrument minutes].freeze
       # What needs batteries, and what needs a starter.
       POSTS = %w[positive_post negative_post].freeze
       STARTS = %w[cable_lamp signal_wire_ohms].freeze
-      private_constant :POSTS, :STARTS
+      FEEDS = %w[solenoid_terminal alternator_output sense_terminal excitation_terminal].freeze
+      private_constant :POSTS, :STARTS, :FEEDS
       FIELDS.each { |field| define_method(field) { @row[field] } }
+
+      # What every old test was: volts over a piece of the start loop.
+      OLD = { 'quantity' => 'voltage', 'per' => 'unit', 'state' => 'cranking', 'loop' => 'start', 'instrument' => 'multimeter', 'minutes' => 3,
+              'cautions' => ['cranking'], 'how' => '' }.freeze
+      private_constant :OLD
+
+      # @param row [Hash{String => Object}] a row of core/data/old_tests.yml
+      # @return [TestDefinition]
+      def self.old(row) = new(OLD.merge(row))
 
       # @param row [Hash{String => Object}] a row of core/data/tests.yml
       def initialize(row)
@@ -17,11 +27,31 @@ module Wattomneum
         freeze
       end
 
+      # @return [Boolean] whether it is read along the unit's circuit, and judged there as any other two points
+      def along_circuit? = judge.nil?
+
+      # @param sheet [Circuits::Sheet] the unit's circuit
+      # @param state [String] key of Catalogue::STATES
+      # @return [Probe, nil] what it measures there; nil where the circuit lacks one of its places
+      def probe(sheet, state: self.state)
+        nodes = [from, to].map { |role| sheet.places[role] }
+        return if nodes.any?(&:nil?)
+
+        Probe.new(by: 'volts', from: nodes.first, to: nodes.last, situation: Circuits::Situations.of_test(state).key,
+                  opened: plug_off? ? [nodes.first.split(':', 2).first] : [])
+      end
+
+      # @return [Boolean] whether what it feeds is unplugged for it, and a lamp hung on instead
+      def plug_off? = @row.fetch('plug_off', false)
+
       # @return [Boolean] true when each battery position is measured by itself
       def per_battery? = per == 'battery'
 
       # @return [Boolean] true where reading nothing is the bad answer: feeds, posts, signals; not drops
-      def zero_convicts? = quantity == 'voltage' && !judge.end_with?('DropJudge')
+      def zero_convicts? = quantity == 'voltage' && (!along_circuit? || feed?)
+
+      # @return [Boolean] whether it is a point of a feed against the negative post, not a drop
+      def feed? = along_circuit? && FEEDS.include?(from) && to == 'negative_post'
 
       # @return [Boolean]
       def observation? = quantity == 'observation'
@@ -44,33 +74,28 @@ module Wattomneum
       # @return [Array<String>] unit symbols that may be entered, base unit first
       def units = Quantities::Unit.symbols(quantity)
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @return [Boolean] whether this unit has the places the test needs
       def fits?(system)
         return false if (per_battery? || POSTS.intersect?([from, to].compact)) && !system.battery?
         return false if (STARTS.include?(key) || state == 'cranking') && !system.starter?
 
-        case self.when
-        when 'isolator' then system.has_isolator
-        when 'no_isolator' then !system.has_isolator
-        when 'sense' then system.has_sense
-        else true
-        end
+        self.when != 'sense' || system.has_sense
       end
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @return [Array<String>] conditions without which the reading is no evidence on this unit
       def required_conditions(system)
         @row.fetch('requires', []).reject { |key| key == 'tested_alone' && !system.bank? }
       end
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @return [Array<String>] all conditions worth asking for, required ones first
       def asked_conditions(system)
         required_conditions(system) + @row.fetch('records', [])
       end
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @return [Range<Float>, nil] values in the base unit that need no second look; nil for observations
       def plausible_range(system)
         return if @row['plausible'].nil?
@@ -80,12 +105,12 @@ module Wattomneum
         (low * factor)..(high * factor)
       end
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param limits [Limits::Table]
       # @return [String] how it is taken, with this system's figures written in
       def how(system, limits: Limits::Table.shipped) = fill(@row['how'], system, limits)
 
-      # @param system [Systems::ElectricalSystem]
+      # @param system [Units::ElectricalSystem]
       # @param limits [Limits::Table]
       # @return [Array<Hash{Symbol => String}>] :when and :means, with this system's limits written in
       def answers(system, limits: Limits::Table.shipped)

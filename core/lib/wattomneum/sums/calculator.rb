@@ -154,8 +154,8 @@ module Wattomneum
       # @return [Answer]
       def regulated(celsius:, system:)
         volt = system.to_i
-        electrical = Systems::ElectricalSystem.new(system_volt: volt, arrangement: volt == 24 ? 'series' : 'single', battery_count: volt / 12,
-                                                   usual_cranking_current_ampere: 1.0)
+        electrical = Units::ElectricalSystem.new(system_volt: volt, arrangement: volt == 24 ? 'series' : 'single', battery_count: volt / 12,
+                                                 usual_cranking_current_ampere: 1.0)
         band = Charging::Regulation.new(electrical, temperature_celsius: celsius, limits: @limits)
         answer("#{Figure.volt(band.low_volt)} to #{Figure.volt(band.high_volt)}", "overcharging over #{Figure.volt(band.over_volt)}")
       end

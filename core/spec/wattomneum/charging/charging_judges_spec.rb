@@ -140,7 +140,7 @@ RSpec.describe Wattomneum::Charging do
     lamp = { 'load_on' => 'yes', 'posts_now_volt' => 12.6 }
     verdicts = [12.55, 12.5, 12.1].map { |volt| judge(reading('sense_feed', volt, conditions: lamp)) }
     expect(verdicts.map(&:verdict)).to eq(%w[sound watch act])
-    expect([verdicts.first.clears, verdicts.last.convicts]).to eq([['sense_wire'], ['sense_wire']])
+    expect(verdicts.last.rules_out).to eq(['Alternator condemned before this feed is mended'])
   end
 
   # Key-on loads pull the posts down: 12.2 V is right beside 12.25, though the posts rested at 12.6.
@@ -164,7 +164,7 @@ RSpec.describe Wattomneum::Charging do
     end
 
     it 'convicts when it is dead, and calls a tenth of a volt stray' do
-      expect([unloaded(0.0).convicts, unloaded(0.1).traps.first]).to match([['sense_wire'], include('stray')])
+      expect([unloaded(0.0).verdict, unloaded(0.1).traps.first]).to match(['act', include('stray')])
     end
 
     # Common practice, follows from Ohm's law: a 12 V supply behind 1.5 Mohm shows about 10.4 V on a 10 Mohm meter.
@@ -175,10 +175,22 @@ RSpec.describe Wattomneum::Charging do
     end
   end
 
+  # A lamp of 21 W gets next to nothing through a charge lamp of a few watts: that it lit is what says that its feed is whole.
+  it 'takes an excitation feed through its charge lamp for whole where that lamp lit, and for open where it stayed dark' do
+    under = lambda { |lamp|
+      judge(reading('charge_lamp_key_on', lamp), reading('excitation_feed', 1.6, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 12.6 }))
+    }
+    expect([under.call('lit').code, under.call('lit').verdict, under.call('dark').verdict]).to eq(%w[feed.through_lamp sound act])
+    external = series_pair(regulator: 'external_b')
+    direct = reading('excitation_feed', 20.0, system: external, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 25.2 })
+    expect(judge(reading('charge_lamp_key_on', 'lit'), direct, system: external).verdict).to eq('act')
+  end
+
   it 'scales an output drop to the rated current' do
     said = { 'current_ampere' => 60, 'value_confirmed' => 'yes' }
-    expect(judge(reading('alternator_output_drop', 0.2, conditions: said)).convicts).to eq(['output_cable'])
-    expect(judge(reading('alternator_output_drop', 0.1, conditions: said)).clears).to eq(['output_cable'])
+    over = judge(reading('alternator_output_drop', 0.2, conditions: said))
+    expect([over.verdict, over.arithmetic.join]).to match(['act', include('at its rating, 120 A: 0.40 V')])
+    expect(judge(reading('alternator_output_drop', 0.1, conditions: said)).clears).to include('FL1', 'wire 30')
   end
 
   it 'voids a small drop at little current' do
@@ -188,7 +200,7 @@ RSpec.describe Wattomneum::Charging do
   # Charge lamp, key on / running: lit / out normal; dark / not charging: excitation or lamp open.
   it 'reads the charge lamp' do
     expect(judge(reading('charge_lamp_key_on', 'lit')).verdict).to eq('sound')
-    expect(judge(reading('charge_lamp_key_on', 'dark')).convicts).to eq(['excitation_wire'])
+    expect(judge(reading('charge_lamp_key_on', 'dark')).to_h).to include(verdict: 'act', weight: 'hint', convicts: [])
     expect(judge(reading('charge_lamp_key_on', 'lit_key_off')).summary).to include('shorted diode')
     expect(judge(reading('charge_lamp_key_on', 'dark'), reading('charge_lamp_running', 'dark')).traps.first).to include('lost')
   end

@@ -4,8 +4,8 @@
 RSpec.describe Wattomneum::Circuits::Fitment do
   def system_of(volt, ampere)
     made = { 12 => %w[parallel 2], 24 => %w[series 2] }.fetch(volt)
-    Wattomneum::Systems::ElectricalSystem.new(system_volt: volt, arrangement: made.first, battery_count: 2, usual_cranking_current_ampere: ampere,
-                                              batteries: { 'A' => battery('one'), 'B' => battery('other') })
+    Wattomneum::Units::ElectricalSystem.new(system_volt: volt, arrangement: made.first, battery_count: 2, usual_cranking_current_ampere: ampere,
+                                            batteries: { 'A' => battery('one'), 'B' => battery('other') })
   end
 
   # The two units of docs/cold-crank.md.

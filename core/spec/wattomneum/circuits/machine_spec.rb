@@ -4,9 +4,10 @@ RSpec.describe Wattomneum::Circuits::Machine do
   it 'finds the places of a start loop in the order in which current meets them, on 12 V and on 24 V' do
     %w[start_12v start_24v].each do |key|
       machine = described_class.new(Wattomneum::Circuits::Library.fetch(key))
-      expect(machine.loop_places(machine.sheet.loops.first))
-        .to eq(feed: %w[positive_post isolator_in isolator_out starter_stud],
-               return: %w[starter_case engine_block frame battery_ground negative_post])
+      start = machine.loops.first
+      expect([start.feed.map(&:role), start.return.map(&:role)])
+        .to eq([%w[positive_post isolator_in isolator_out starter_stud], %w[starter_case engine_block frame negative_post]])
+      expect(start.feed.first.nodes).to start_with(machine.sheet.places['positive_post']).and end_with(machine.sheet.places['isolator_in'])
     end
   end
 

@@ -36,9 +36,12 @@ RSpec.describe Wattomneum::Circuits::UsualSheets do
       end
 
       it 'has its loops over the places that a job measures at' do
-        start = machine.loop_places(machine.sheet.loops.find { |loop| loop.key == 'start' })
-        feed = unit.has_isolator ? %w[positive_post isolator_in isolator_out starter_stud] : %w[positive_post starter_stud]
-        expect(start).to eq(feed: feed, return: %w[starter_case engine_block frame battery_ground negative_post])
+        start, charge = machine.loops
+        isolator = unit.has_isolator ? %w[isolator_in isolator_out] : []
+        expect([start.key, start.feed.map(&:role), start.return.map(&:role)])
+          .to eq(['start', ['positive_post', *isolator, 'starter_stud'], %w[starter_case engine_block frame negative_post]])
+        expect([charge.key, charge.feed.map(&:role), charge.return.map(&:role)])
+          .to eq(['charge', ['positive_post', *isolator, 'alternator_output'], %w[alternator_case engine_block frame negative_post]])
       end
     end
   end
@@ -58,7 +61,7 @@ RSpec.describe Wattomneum::Circuits::UsualSheets do
   end
 
   it 'is not made for an engine without battery or starter' do
-    none = Wattomneum::Systems::ElectricalSystem.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+    none = Wattomneum::Units::ElectricalSystem.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
     by_hand = single_battery(usual_cranking_current_ampere: nil)
     expect([described_class.for(none), described_class.for(by_hand).map(&:key)]).to eq([[], ['usual_charge']])
   end

@@ -22,12 +22,11 @@ RSpec.describe Wattomneum::Evidence::Judging do
   end
 
   it 'asks for a proved meter behind a zero that would convict a feed' do
-    rest = reading('posts_rest', 12.6)
-    zero = reading('output_terminal_stopped', 0.0, conditions: { 'load_on' => 'yes' })
-    expect(judge(rest, zero).validity).to eq('unstated')
-    proved = reading('output_terminal_stopped', 0.0,
-                     conditions: { 'load_on' => 'yes', 'meter_proved' => 'yes', 'value_confirmed' => 'yes' })
-    expect(judge(rest, proved).convicts).to eq(['output_cable'])
+    zero = ->(said) { reading('sense_feed', 0.0, conditions: { 'load_on' => 'yes', 'value_confirmed' => 'yes' }.merge(said)) }
+    expect(judge(zero.call({})).validity).to eq('unstated')
+    expect(judge(zero.call('meter_proved' => 'yes')).verdict).to eq('act')
+    # Posts read by the same meter in the same moment prove it as well.
+    expect(judge(zero.call('posts_now_volt' => 12.4)).verdict).to eq('act')
   end
 
   it 'names limit id, value and source in every verdict that used one' do

@@ -19,11 +19,11 @@ RSpec.describe Wattomneum::Evidence::OtherKinds do
   end
 
   it 'judges drops as ever: copper knows no chemistry' do
-    expect(read('ground_drop', 3.0).verdict).to eq('act')
+    expect(read('ground_drop', 9.0).verdict).to eq('act')
   end
 
   it 'asks for no lead-acid test of it' do
-    silent = [reading('cranking_behaviour', 'silent', system: system), reading('connections_look', 'clean', system: system)]
+    silent = [reading('cranking_behaviour', 'jerk', system: system), reading('connections_look', 'clean', system: system)]
     expect(assess(silent, system: system).next_step.position).to eq('B')
   end
 end

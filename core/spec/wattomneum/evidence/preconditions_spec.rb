@@ -35,9 +35,9 @@ RSpec.describe Wattomneum::Evidence::Preconditions do
 
   # Common practice: a lost reference also reads 0.
   it 'lets a zero convict only by a meter proved before and after' do
-    expect(of('solenoid_signal', 0.0, {}).unstated.first).to include('meter proved')
-    expect(of('solenoid_signal', 0.0, { 'meter_proved' => 'yes' }).unstated).to be_empty
-    expect(of('solenoid_signal', 0.0, { 'meter_proved' => 'no' }).instead).to include('Prove the meter')
+    expect(of('starter_terminal', 0.0, {}).unstated.first).to include('meter proved')
+    expect(of('starter_terminal', 0.0, { 'meter_proved' => 'yes' }).unstated).to be_empty
+    expect(of('starter_terminal', 0.0, { 'meter_proved' => 'no' }).instead).to include('Prove the meter')
   end
 
   it 'asks nothing of the kind of a drop: nothing lost is the good answer there' do

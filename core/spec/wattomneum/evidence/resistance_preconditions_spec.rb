@@ -27,7 +27,7 @@ RSpec.describe Wattomneum::Evidence::ResistancePreconditions do
     said = { 'power_off' => 'yes', 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 }
     expect(judge(reading('signal_wire_ohms', 0.1, conditions: said)).traps.first).to include('one strand')
     open_wire = reading('signal_wire_ohms', nil, overload: true, conditions: said)
-    expect(judge(open_wire).convicts).to eq(['signal_wire'])
+    expect([judge(open_wire).verdict, judge(open_wire).weight]).to eq(%w[act support])
   end
 
   it 'convicts a wire with ohms in it' do

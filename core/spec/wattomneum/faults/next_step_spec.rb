@@ -4,7 +4,7 @@ RSpec.describe Wattomneum::Faults::NextStep do
   def step(readings, **rest) = assess(readings, **rest).next_step
   def repair(element, failing, **rest) = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, failing_reading_id: failing.id, **rest)
 
-  it 'begins by seeing it fail, looks, measures at the key what fails there, then takes the batteries one by one' do
+  it 'begins by seeing it fail, measures at the key what fails there, looks, then takes the batteries one by one' do
     readings = []
     answers = { 'cranking_behaviour' => 'click', 'connections_look' => 'clean', 'posts_rest' => 12.6, 'posts_cranking' => 12.4,
                 'ground_drop' => 0.02, 'positive_drop' => 0.02, 'rest_voltage' => 12.6, 'battery_test' => 790.0 }
@@ -14,13 +14,12 @@ RSpec.describe Wattomneum::Faults::NextStep do
       readings += [reading(found.test_key, answer, position: found.position)]
       [found.test_key, found.position].compact.join(' ')
     end
-    expect(asked).to eq(['cranking_behaviour', 'connections_look', 'posts_rest', 'posts_cranking', 'ground_drop', 'positive_drop', 'rest_voltage A',
+    expect(asked).to eq(['cranking_behaviour', 'ground_drop', 'positive_drop', 'posts_rest', 'posts_cranking', 'connections_look', 'rest_voltage A',
                          'battery_test A', 'rest_voltage B', 'battery_test B'])
   end
 
   it 'charges a discharged battery before it is tested' do
-    found = step([reading('cranking_behaviour', 'silent'), reading('connections_look', 'clean'),
-                  reading('rest_voltage', 12.2, position: 'A')])
+    found = step([reading('cranking_behaviour', 'jerk'), reading('connections_look', 'clean'), reading('rest_voltage', 12.2, position: 'A')])
     expect([found.kind, found.position, found.test_key]).to eq(%w[charge A rest_voltage])
   end
 
@@ -72,7 +71,7 @@ RSpec.describe Wattomneum::Faults::NextStep do
 
   it 'does not offer the same reading twice as it was: it says what would make it count, and goes on after the second' do
     void = -> { reading('rest_voltage', 12.6, position: 'A', conditions: { 'value_confirmed' => 'yes' }) }
-    seen = [reading('cranking_behaviour', 'silent'), reading('connections_look', 'clean'), void.call]
+    seen = [reading('cranking_behaviour', 'jerk'), reading('connections_look', 'clean'), void.call]
     again = step(seen)
     expect([again.kind, again.title,
             again.why]).to match(['repeat', start_with('Once more, so that it counts'), include('Say it and the reading counts')])
@@ -99,26 +98,38 @@ RSpec.describe Wattomneum::Faults::NextStep do
     let(:failing) { reading('ground_drop', 11.2) }
     let(:readings) { [*ground_work(behaviour: 'click', cranking_volt: 12.3), failing, reading('positive_drop', 0.05)] }
 
-    it 'halves the path: likeliest and quickest stretch first, and says what is not placed yet' do
+    # Between two points of the unit's own circuit.
+    def at(from, to, value, **rest)
+      probe = Wattomneum::Readings::Probe.new(by: 'volts', from: from, to: to, situation: 'cranking')
+      Wattomneum::Readings::PointReading.new(id: "#{from} #{to}", probe: probe, value: value, taken_at: 500, **rest)
+    end
+
+    def asked(*points) = step(readings, points: points).probe.then { |probe| [probe.from, probe.to] }
+
+    it 'cuts the path where it says most for its minutes, joint by joint, and says what is not placed yet' do
       found = step(readings)
-      expect([found.test_key, found.why]).to match(['block_strap_drop', include('11.20 V')])
+      expect([found.probe.from, found.probe.to, found.why]).to match(['M1:case', 'G2:joint', include('11.20 V is lost between M1:case and BAT_A:-')])
+      expect(asked(at('M1:case', 'G2:joint', 11.1))).to eq(%w[FRAME:metal G2:joint])
+      expect(asked(at('M1:case', 'G2:joint', 0.05))).to eq(%w[G2:joint G2:5])
     end
 
-    it 'goes on to the next stretch when the first is sound under current' do
-      found = step([*readings, reading('cranking_current', 580.0), reading('block_strap_drop', 0.04)])
-      expect(found.test_key).to eq('negative_cable_drop')
+    it 'takes old readings over a piece of the path for what they are' do
+      strap = reading('block_strap_drop', 0.01)
+      expect(step([*readings, strap]).probe.to_h.values_at(:from, :to)).to eq(%w[M1:case G2:joint])
+      frame = reading('negative_cable_drop', 11.1)
+      expect(step([*readings, strap, frame]).probe.to_h.values_at(:from, :to)).to eq(%w[FRAME:metal G2:5])
     end
 
-    it 'says so when no stretch explains the whole' do
-      stretches = %w[block_strap_drop negative_cable_drop starter_mount_drop].map { |key| reading(key, 0.02) }
-      found = step([*readings, reading('cranking_current', 580.0), *stretches])
+    it 'says so when no part of it explains the whole' do
+      nodes = %w[M1:case BLOCK:metal FRAME:metal G2:joint G2:5] + ['BAT_A:- clamp 5', 'BAT_A:-']
+      found = step([*readings, reading('cranking_current', 580.0)], points: nodes.each_cons(2).map { |from, to| at(from, to, 0.02) })
       expect([found.kind, found.why]).to match(['repeat', include('may be wrong')])
     end
 
-    it 'mends the stretch that is convicted, and names the reading that will prove it' do
+    it 'mends what is convicted, and names the reading that will prove it' do
       strap = reading('block_strap_drop', 11.0)
       found = step([*readings, strap])
-      expect([found.kind, found.element, found.failing_reading_id]).to eq(['repair', 'block_strap', strap.id])
+      expect([found.kind, found.unit, found.title, found.failing_reading_id]).to eq(['repair', 'wire strap', 'Mend: Strap, BLOCK to FRAME', strap.id])
     end
 
     it 'proves it by the same test, once it is known what the engine did' do
@@ -127,7 +138,7 @@ RSpec.describe Wattomneum::Faults::NextStep do
       expect(step([*readings, strap], repairs: repairs).test_key).to eq('cranking_behaviour')
       cranked = reading('cranking_behaviour', 'normal', round: 1)
       found = step([*readings, strap, cranked], repairs: repairs)
-      expect([found.kind, found.test_key, found.failing_reading_id]).to eq(['prove', 'block_strap_drop', strap.id])
+      expect([found.kind, found.probe.from, found.probe.to, found.failing_reading_id]).to eq(['prove', 'BLOCK:metal', 'FRAME:metal', strap.id])
     end
 
     it 'puts back what was disturbed before it closes' do

@@ -3,7 +3,7 @@
 RSpec.describe Wattomneum::Safety::Cautions do
   it 'has a caution for every id that a test, a part or a sum names, and no caution that nothing names' do
     tests = Wattomneum::Readings::Catalogue::ALL.flat_map(&:cautions)
-    parts = Wattomneum::Systems::Places::ELEMENTS.flat_map(&:cautions)
+    parts = Wattomneum::Units::Parts::ALL.flat_map(&:cautions)
     sums = Wattomneum::DataFile.load('sums').filter_map { |row| row['caution'] }
     named = [*tests, *parts, *sums].uniq
     expect { described_class.fetch_all(named) }.not_to raise_error
@@ -11,7 +11,7 @@ RSpec.describe Wattomneum::Safety::Cautions do
   end
 
   it 'has something to mind for every part that is mended' do
-    expect(Wattomneum::Systems::Places::ELEMENTS.map(&:cautions)).to all(be_any)
+    expect(Wattomneum::Units::Parts::ALL.map(&:cautions)).to all(be_any)
   end
 
   it 'refuses an id that is not in the list' do

@@ -77,7 +77,8 @@ export function NextCard({
       data-step={step.kind}
       data-test={step.test_key ?? ''}
       data-position={step.position ?? ''}
-      data-element={step.element ?? step.unit ?? ''}
+      data-element={step.element ?? ''}
+      data-unit={step.unit ?? ''}
       data-probe={step.probe ? probeWords(step.probe) : ''}
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">

@@ -136,7 +136,7 @@ function Whole({ span, layout }: { span: LoopSpan; layout: LoopLayout }) {
 function inWords(loop: Loop): string {
   const spans = [...loop.feed, ...loop.return].flatMap((place) =>
     place.stretch?.reading
-      ? [`${place.stretch.label ?? place.label} ${place.stretch.reading.spoken} ${place.stretch.reading.verdict ?? ''}`]
+      ? [`${place.stretch.label} ${place.stretch.reading.spoken} ${place.stretch.reading.verdict ?? ''}`]
       : [],
   )
   return `${loop.label}: ${spans.length > 0 ? spans.join('; ') : 'no drops measured along it yet'}`

@@ -59,7 +59,7 @@ module Wattomneum
           [branch(exciter, 'case', TRIO_OHM, volt: volt, gate: :driven, driver: driver, name: 'diode trio')]
         end
 
-        def sense = fields['sense'] ? [branch('S', 'case', SENSE_OHM, name: 'sense input')] : []
+        def sense = fields['sense'] ? [branch('S', 'case', number('sense_ohm', SENSE_OHM), name: 'sense input')] : []
       end
     end
   end

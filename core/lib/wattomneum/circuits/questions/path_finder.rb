@@ -29,6 +29,7 @@ module Wattomneum
           @solution = result.solution
           @around = Hash.new { |hash, node| hash[node] = [] }
           @least = {}
+          @found = {}
           circuit.owned.each_with_index { |_, index| join(index) }
         end
 
@@ -65,10 +66,12 @@ module Wattomneum
           @around[one.to] << [index, one.from]
         end
 
-        # The battery whose plus no other battery stands on.
+        # The post that everything is counted from; where none is named, that of the battery whose plus no other battery stands on.
         def battery_plus
           batteries = @circuit.sheet.parts.grep(Parts::Battery).flat_map { |battery| @circuit.inside(battery) }
-          batteries.map { |index| branch(index).from }.max_by(1) { |node| @solution.volt(node).round(1) }
+          posts = batteries.map { |index| branch(index).from }
+          named = @circuit.sheet.places['positive_post']&.then { |node| @circuit.node(node) }
+          posts.include?(named) ? [named] : posts.max_by(1) { |node| @solution.volt(node).round(1) }
         end
 
         def sources = @sources ||= find_sources
@@ -97,7 +100,16 @@ module Wattomneum
           total
         end
 
+        # The same few ways are asked for by every reading of a job.
         def find(start, goals, own)
+          @found.clear if @found.size >= KEPT
+          @found[[start, goals, own&.id]] ||= look_for(start, goals, own)
+        end
+
+        KEPT = 500
+        private_constant :KEPT
+
+        def look_for(start, goals, own)
           least = least_to(goals)
           goal, came_by = Numerics::ShortestPath.call(start, goals, ahead: ->(node) { least.fetch(node, 0.0) }) { |node| ways(node, own) }
           goal ? path(start, goal, came_by) : Path.new(steps: [], complete: false, ends_at: nil)

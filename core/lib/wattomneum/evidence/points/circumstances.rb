@@ -18,14 +18,14 @@ module Wattomneum
           @limits = tests.limits
         end
 
-        # @return [Systems::ElectricalSystem]
+        # @return [Units::ElectricalSystem]
         def system = tests.system
 
         # @return [String] node of the post that everything is counted from
-        def negative_post = machine.sheet.places['negative_post'] || machine.sheet.reference
+        def negative_post = @negative_post ||= machine.sheet.places['negative_post'] || machine.sheet.reference
 
         # @return [String, nil] node of the post that feeds everything; nil where no battery stands on the sheet
-        def positive_post = machine.sheet.places['positive_post'] || battery_plus
+        def positive_post = @positive_post ||= machine.sheet.places['positive_post'] || battery_plus
 
         # @param probe [Readings::Probe]
         # @return [Circuits::Questions::PathFinder] of its situation
@@ -39,35 +39,31 @@ module Wattomneum
         # @return [Circuits::Questions::SoundReading::Shown]
         def sound(probe) = machine.sound_reading.call(probe)
 
-        # @return [Circuits::Consumers]
-        def consumers = machine.consumers
+        # @return [Loops] what of the circuit is the starter's and the alternator's
+        def loops = @loops ||= Loops.new(self)
+
+        # @return [Uses] what hangs on the circuit, and what of its current is known to have flowed
+        def uses = @uses ||= Uses.new(self)
 
         # The posts that this reading is held against: said beside it, or the last that was read in its situation and round.
         #
         # @param reading [Readings::PointReading]
         # @return [Float, nil]
         def posts_volt(reading)
-          said = reading.conditions.number('posts_now_volt')
-          said || posts_readings.reverse.find { |one| beside?(one, reading) }&.value
+          reading.conditions.number('posts_now_volt') || posts_in(reading.probe.situation, reading.round)
+        end
+
+        # @param situation [String]
+        # @param round [Integer]
+        # @return [Float, nil] the last that was read of the posts in this situation and round
+        def posts_in(situation, round)
+          read = posts_readings.reverse.find { |one| one.round == round && one.probe.situation == situation }
+          read&.value || posts_tested(situation, round)
         end
 
         # @param reading [Readings::PointReading]
         # @return [Float] posts of the sound circuit in its situation
         def sound_posts_volt(reading) = volt_between(positive_post, negative_post, reading.probe)
-
-        # How much of its current flowed in a path while this was read: by clamp, or by the volts across a consumer that hangs on it.
-        #
-        # @param reading [Readings::PointReading]
-        # @param units [Array<Circuits::RepairUnit>] along the path
-        # @param sound_ampere [Float] that the path carries in a sound circuit
-        # @return [Float, nil] ratio; nil where nobody knows
-        def flow_share(reading, units, sound_ampere)
-          clamped = reading.conditions.number('current_ampere')
-          return clamped / sound_ampere if clamped && sound_ampere.positive?
-
-          shares = consumers.all.filter_map { |consumer| share_of(consumer, reading) if hangs_on?(consumer, units, reading.probe) }
-          shares.max
-        end
 
         # @param one [String] node
         # @param other [String] node
@@ -79,58 +75,21 @@ module Wattomneum
           solution.connected?(from, to) ? solution.volt(from) - solution.volt(to) : 0.0
         end
 
-        # @param consumer [Circuits::Consumer]
-        # @param units [Array<Circuits::RepairUnit>]
-        # @param probe [Readings::Probe]
-        # @return [Boolean] whether these carry its current
-        def hangs_on?(consumer, units, probe)
-          @hangs ||= {}
-          along = @hangs[[consumer.key, probe.situation]] ||= keys_around(consumer, probe)
-          units.all? { |unit| along.include?(unit.key) }
-        end
-
-        # @param consumer [Circuits::Consumer]
-        # @param reading [Readings::PointReading]
-        # @return [Readings::PointReading, nil] what was seen of it in this situation and round
-        def seen(consumer, reading)
-          id = consumer.from.split(':', 2).first
-          readings.reverse.find { |one| one.probe.by == 'seen' && one.probe.from.split(':', 2).first == id && beside?(one, reading) }
-        end
-
         private
 
         def battery_plus = machine.sheet.parts.grep(Circuits::Parts::Battery).last&.node('+')
-        def beside?(one, other) = one.round == other.round && one.probe.situation == other.probe.situation
 
         def posts_readings
           readings.select { |one| one.probe.by == 'volts' && [one.probe.from, one.probe.to] == [positive_post, negative_post] }
         end
 
-        def share_of(consumer, reading)
-          across = readings.reverse.find do |one|
-            one.probe.by == 'volts' && [one.probe.from, one.probe.to].sort == [consumer.from, consumer.to].sort && beside?(one, reading)
-          end
-          sound = volt_between(consumer.from, consumer.to, reading.probe).abs
-          across.value.abs / sound if across&.value && sound > LEAST_VOLT
-        end
-
-        LEAST_VOLT = 0.5
-        private_constant :LEAST_VOLT
-
-        def keys_around(consumer, probe)
-          finder = paths(probe)
-          steps = [finder.to_supply(consumer.from), finder.to_ground(consumer.to)].select(&:complete).flat_map(&:steps)
-          machine.repair_units.along(steps.map(&:index)).to_set(&:key) | links_of_bank(probe)
-        end
-
-        # What joins the batteries carries what everything takes.
-        def links_of_bank(probe)
-          @links_of_bank ||= machine.sheet.wires.select { |wire| [wire.from, wire.to].all? { |node| battery?(node) } }.flat_map do |wire|
-            machine.repair_units.along(paths(probe).between(wire.from, wire.to).steps.map(&:index)).map(&:key)
+        # By the tests of the posts: each stands for one situation; at rest they do not wear off with a repair.
+        def posts_tested(situation, round)
+          case situation
+          when 'cranking' then tests.readings.reverse.find { |one| one.test_key == 'posts_cranking' && one.round == round }&.value
+          when 'stopped' then tests.latest('posts_rest', round: round)&.value
           end
         end
-
-        def battery?(node) = machine.sheet.part(node.split(':', 2).first).is_a?(Circuits::Parts::Battery)
       end
     end
   end

@@ -35,7 +35,7 @@ module Wattomneum
 
         def share = value.abs / sound
         # What was seen of it, where that was not that it works.
-        def does = circumstances.seen(@consumer, reading)&.observation&.then { |seen| { 'dead' => 'nothing', 'weak' => 'too little' }[seen] }
+        def does = { 'dead' => 'nothing', 'weak' => 'too little' }[circumstances.uses.seen(@consumer, probe, reading.round)]
         def unit = machine.repair_units.fetch(@consumer.unit)
         def said = { volt: reading.spoken, load: @consumer.label, share: Figure.percent(100 * share) }
         def figures = { volt: value.abs, sound_volt: sound }

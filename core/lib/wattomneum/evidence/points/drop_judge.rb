@@ -15,7 +15,8 @@ module Wattomneum
           super(reading, circumstances)
           @drop = drop
           @units = units_of(drop.path)
-          @limit = PathLimit.new(drop.path, machine.repair_units.along(drop.path.steps.map(&:index)), circumstances, drop.side)
+          @limit = PathLimit.new(drop.path, machine.repair_units.along(drop.path.steps.map(&:index)), circumstances, drop.side, reading)
+          @flow = @limit.flow
         end
 
         # @return [Judgement]
@@ -25,51 +26,68 @@ module Wattomneum
           sum(@allowed.words) if @allowed.words
           return unproved_zero if zero_of_unproved_meter?
 
-          judged = enough_flow? ? @drop.volt / @share.clamp(least_share, 1.0 / least_share) : @drop.volt
-          scaled_line(judged)
-          return over(judged) if judged > @allowed.volt + error
-          return at_limit(judged) if judged > @allowed.volt - error
+          scaled_line
+          @flow.arithmetic.each { |line| sum(line) }
+          return unless_more_flowed || over if judged > @allowed.volt + error
+          return at_limit if judged > @allowed.volt - error
 
-          small(judged)
+          small
         end
 
         private
 
-        def error = @error ||= @drop.error * (enough_flow? ? [1.0, 1.0 / @share].max : 1.0)
-        def least_share = limit('path.flow_least') / 100.0
+        def share = @flow.share
+        def enough_flow? = @flow.enough? == true
 
-        # The starter's current is known by clamp, sag and what the engine did; any other by what hangs on the path.
-        def share
-          return @share if defined?(@share)
+        # It is the milliohms that are judged: brought to the usual current, up and down, where it is known.
+        def scaled? = enough_flow? && !share.nil?
+        def least_share = @flow.least.value / 100.0
+        def ratio = @limit.start? || @limit.alternator? ? 1.0 / share : 1.0 / share.clamp(least_share, 1.0 / least_share)
+        def judged = @judged ||= scaled? ? @drop.volt * ratio : @drop.volt
 
-          @share = @limit.start? ? start_share : circumstances.flow_share(reading, @units, @limit.sound_ampere)
+        def error
+          @error ||= scaled? ? (@drop.error * [1.0, ratio].max) + (judged.abs * @flow.error_ratio) : @drop.error
         end
 
-        def start_share
-          flow = Cranking::Flow.new(reading, circumstances.tests)
-          found = flow.estimate
-          return found.ampere / flow.usual_ampere if found&.exact
+        def scaled_line
+          return if !scaled? || (judged - @drop.volt).abs < 0.0005
 
-          by_load = circumstances.flow_share(reading, @units, @limit.sound_ampere)
-          return by_load * @limit.sound_ampere / flow.usual_ampere if by_load
-          return if found.nil?
-
-          flow.adequate? ? 1.0 : 0.0
+          sum("at #{@flow.words}, #{Figure.ampere(@flow.usual_ampere)}: #{Figure.volt(judged)}")
         end
 
-        def enough_flow? = !share.nil? && share >= least_share
+        # Nobody knows how much flowed: does it fail however much may have?
+        def unless_more_flowed
+          most = @flow.most_share
+          return if most.nil? || most <= 1.0
 
-        def scaled_line(judged)
-          return if @share.nil? || (judged - @drop.volt).abs < 0.0005
+          least = @drop.volt / most
+          sum("at most #{Figure.ampere(most * @flow.usual_ampere)} flowed, which leaves #{Figure.volt(least)} at #{@flow.words}")
+          return if least > @allowed.volt + error
 
-          ampere = @limit.start? ? circumstances.system.usual_cranking_current_ampere : @limit.sound_ampere
-          sum("at #{@limit.start? ? 'the usual current' : 'the current of a sound circuit'}, #{Figure.ampere(ampere)}: #{Figure.volt(judged)}")
+          finding('drop.over_unless', 'watch', said: said_of(@drop.volt), figures: figures, rules_in: pointing.fetch(:rules_in),
+                                               instead: 'Clamp the cable and read both at once')
         end
+
+        def said_of(volt) = { volt: Figure.volt(volt), path: path_words, limit: Figure.volt(@allowed.volt) }
 
         def path_words = "#{short(@drop.path.steps.first.from)} to #{short(@drop.path.steps.last.to)}"
 
         def figures
-          { drop_volt: @drop.volt, limit_volt: @allowed.volt, sound_drop_volt: @limit.sound_drop_volt, flow_share: @share }.compact
+          flowed = share || (enough_flow? ? 1.0 : 0.0)
+          { drop_volt: @drop.volt, limit_volt: @allowed.volt, sound_drop_volt: @limit.sound_drop_volt, flow_share: share,
+            excess_volt: @drop.volt - (@limit.sound_drop_volt * flowed), resistance_ohm: resistance_ohm }.compact
+        end
+
+        def resistance_ohm
+          ampere = share && @flow.usual_ampere && (share * @flow.usual_ampere)
+          @drop.volt / ampere if ampere&.positive?
+        end
+
+        # The right load, but only one side of the start loop: the other may hold it back as well.
+        def weight
+          return 'support' if @drop.shown_at || @flow.under_load?
+
+          @limit.start_side? && !circumstances.loops.other_side_read?(reading) ? 'support' : 'proof'
         end
 
         # A zero by which a feed would be dead is worth what the meter is: posts read beside it prove it.
@@ -84,39 +102,40 @@ module Wattomneum
                                            instead: Conditions::DEFINITIONS.fetch('meter_proved')['instead'])
         end
 
-        def over(judged)
-          said = { volt: Figure.volt(judged), path: path_words, limit: Figure.volt(@allowed.volt) }
+        def over
           dead = @drop.shown_at && @drop.side == :feed && value < limit('evidence.open_share') / 100.0 * machine.sheet.system_volt
           code = dead ? 'drop.dead' : 'drop.over'
-          finding(code, 'act', said: said.merge(point: @drop.shown_at && short(@drop.shown_at), volt: dead ? reading.spoken : said[:volt]),
-                               weight: @drop.shown_at ? 'support' : 'proof', figures: figures, **pointing)
+          said = said_of(judged).merge(point: @drop.shown_at && short(@drop.shown_at))
+          finding(code, 'act', said: dead ? said.merge(volt: reading.spoken) : said, weight: weight, figures: figures, traps: open_joint, **pointing)
         end
+
+        def open_joint = @flow.enough? == false ? ['An open joint drops everything at no current: a large drop always convicts'] : []
 
         def pointing = @drop.shown_at ? { rules_in: lying_between } : pointing_at(@units)
 
         # Two readings against the posts place a loss; what is convicted was read straight across.
         def lying_between = ["Between #{path_words}: #{@units.size == 1 ? @units.first.label : "#{@units.size} things that can be at fault"}"]
 
-        def at_limit(judged)
+        def at_limit
           sum("the meter may be off by #{Figure.volt(error)}")
-          said = { volt: Figure.volt(judged), path: path_words, limit: Figure.volt(@allowed.volt) }
-          finding('drop.at_limit', 'watch', said: said, figures: figures, instead: 'Read it again, probing straight across the two points')
+          finding('drop.at_limit', 'watch', said: said_of(judged), figures: figures, instead: 'Read it again, probing straight across the two points')
         end
 
-        def small(judged)
-          return cleared(judged) if enough_flow?
+        def small
+          return cleared if enough_flow?
 
-          code = share.nil? ? 'drop.small_unknown' : 'drop.small_no_flow'
-          said = { volt: Figure.volt(@drop.volt), path: path_words }
-          finding(code, 'unproven', said: said, validity: share.nil? ? 'unstated' : 'void', weight: 'none', would_be: 'sound', figures: figures,
-                                    traps: ['A small drop with little current clears nothing'],
-                                    instead: 'Read the volts across what hangs on it in the same state, or say the current')
+          unknown = @flow.enough?.nil?
+          remember(@flow.least)
+          finding(unknown ? 'drop.small_unknown' : 'drop.small_no_flow', 'unproven', said: said_of(@drop.volt), weight: 'none', would_be: 'sound',
+                                                                                     validity: unknown ? 'unstated' : 'void', figures: figures,
+                                                                                     instead: @flow.instead,
+                                                                                     traps: ['A small drop with little current clears nothing'])
         end
 
-        def cleared(judged)
-          said = { volt: Figure.volt(judged), path: path_words, flow: Figure.percent(100 * @share.clamp(0, 2)) }
-          finding('drop.sound', 'sound', said: said, weight: @drop.shown_at ? 'support' : 'proof', figures: figures,
-                                         **clearing(@units))
+        def cleared
+          code = share ? 'drop.sound' : { true => 'drop.sound_lamp', false => 'drop.sound_turning' }.fetch(@flow.under_load?)
+          said = said_of(judged).merge(flow: share && Figure.percent(100 * share.clamp(0, 2)))
+          finding(code, 'sound', said: said, weight: weight, figures: figures, **clearing(@units))
         end
       end
     end

@@ -11,7 +11,7 @@ module Wattomneum
           objection = objections.first
           return void(objection) if objection
 
-          consumer = circumstances.consumers.across(probe.from, probe.to)
+          consumer = circumstances.uses.consumers.across(probe.from, probe.to)
           return load_ohms(consumer, expected) if consumer
           return insulation if expected.over_range
 

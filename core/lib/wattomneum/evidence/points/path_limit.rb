@@ -7,10 +7,10 @@ module Wattomneum
       # never by more than the whole.
       class PathLimit
         TABLE = DataFile.load('path_limits').freeze
-        # A path that carries this share of what the starter takes is the starter's.
-        START_SHARE = 0.3
         # A run of wire may drop twice what its length and size give (lengths are guesses on most units), and 50 mV at least; ours.
         WIRE_RATIO = 2.0
+        # What a test lamp of 21 W draws from 12 V, and a little more (ours).
+        LAMP_AMPERE = 2.0
         WIRE_LEAST_VOLT = 0.05
         # Long runs drop more than the limit and are sound: as much as their sheet gives, and half as much again (ours).
         WHOLE_RATIO = 1.5
@@ -21,24 +21,44 @@ module Wattomneum
         # @param units [Array<Circuits::RepairUnit>] along it
         # @param circumstances [Circumstances]
         # @param side [Symbol] :feed or :return
-        def initialize(path, units, circumstances, side)
+        # @param reading [Readings::PointReading]
+        def initialize(path, units, circumstances, side, reading)
           @path = path
           @units = units
           @circumstances = circumstances
           @side = side
+          @reading = reading
         end
 
+        # What branches off on the way is not the path's own.
+        #
         # @return [Float] ampere that the path carries in a sound circuit
-        def sound_ampere = @path.steps.map { |step| step.ampere.abs }.max || 0.0
+        def sound_ampere = @sound_ampere ||= @path.steps.map { |step| step.ampere.abs }.min || 0.0
 
         # @return [Float] volts that a sound circuit drops along it
-        def sound_drop_volt = @path.steps.sum { |step| step.drop_volt.to_f.abs }
+        def sound_drop_volt = @sound_drop_volt ||= @path.steps.sum { |step| step.drop_volt.to_f.abs }
 
         # @return [Boolean] whether the starter's current flows in it
-        def start?
-          usual = @circumstances.system&.usual_cranking_current_ampere
-          !usual.nil? && sound_ampere > START_SHARE * usual
+        def start? = @start.nil? ? @start = @circumstances.loops.starters?(@path) : @start
+
+        # @return [Boolean] whether the alternator's current flows in it, as somebody said how much
+        def alternator?
+          return false if start?
+
+          @reading.conditions.number('current_ampere') ? loops.alternators?(@units, @reading.probe) : loops.charge_side?(@reading.probe)
         end
+
+        # @return [Flow::OfLoads] what is known of the current in it
+        def flow
+          @flow ||= { 'start' => Flow::OfStarter, 'alternator' => Flow::OfAlternator, 'other' => Flow::OfLoads }
+                    .fetch(current).new(@reading, @units.reject { |unit| unit.kind == 'body' }, sound_ampere, @circumstances)
+        end
+
+        # @return [Boolean] one of the two sides of the start loop, from the battery to the starter
+        def start_side? = start? && START_SIDES.any? { |ends| ends?(ends) }
+
+        START_SIDES = [%w[positive_post starter_stud], %w[starter_case negative_post]].freeze
+        private_constant :START_SIDES
 
         # @return [Found]
         def call
@@ -51,8 +71,10 @@ module Wattomneum
 
         private
 
-        # The starter's path has its figure, whatever its cables.
-        def most(limit) = start? ? limit.value : [limit.value, WHOLE_RATIO * sound_drop_volt].max
+        def loops = @circumstances.loops
+
+        # The starter's and the alternator's path have their figure, whatever their cables.
+        def most(limit) = current == 'other' ? [limit.value, WHOLE_RATIO * sound_drop_volt].max : limit.value
 
         def long_run(limit)
           return unless most(limit) > limit.value
@@ -74,7 +96,7 @@ module Wattomneum
         def part?
           ends = [@path.steps.first&.from, @path.steps.last&.to].compact
           post = @side == :feed ? @circumstances.positive_post : @circumstances.negative_post
-          consumer_ends = @circumstances.consumers.all.flat_map { |one| [one.from, one.to] }
+          consumer_ends = @circumstances.uses.consumers.all.flat_map { |one| [one.from, one.to] }
           !(ends.include?(post) && ends.intersect?(consumer_ends))
         end
 
@@ -84,7 +106,13 @@ module Wattomneum
           end
         end
 
-        def current = start? ? 'start' : 'other'
+        def current
+          @current ||= if start?
+                         'start'
+                       else
+                         (alternator? ? 'alternator' : 'other')
+                       end
+        end
 
         def ends?(wanted)
           ends = [@path.steps.first&.from, @path.steps.last&.to]
@@ -113,15 +141,20 @@ module Wattomneum
           return [wire_volt(unit, WIRE_RATIO), nil] if kinds.nil?
 
           limit = row(kinds['limit'])
-          return [limit.value, limit] if start? && unit.kind != 'wire'
+          return [limit.value, limit] if current != 'other' && unit.kind != 'wire'
 
-          [[limit.value, wire_volt(unit, start? ? WHOLE_RATIO : WIRE_RATIO)].max, limit]
+          [[limit.value, wire_volt(unit, current == 'other' ? WIRE_RATIO : WHOLE_RATIO)].max, limit]
         end
 
-        # What the sheet gives for this unit at its sound current, and as much again as lengths may be off.
+        # What the sheet gives for this unit at its sound current, or at that of the lamp that hangs on it, and as much again as lengths may
+        # be off.
         def wire_volt(unit, ratio)
           steps = @path.steps.select { |step| @circumstances.machine.repair_units.of(step.index).key == unit.key }
-          [ratio * steps.sum { |step| step.drop_volt.to_f.abs }, WIRE_LEAST_VOLT].max
+          [ratio * steps.sum { |step| [step.drop_volt.to_f.abs, lamp_volt(step)].max }, WIRE_LEAST_VOLT].max
+        end
+
+        def lamp_volt(step)
+          flow.under_load? ? LAMP_AMPERE * @circumstances.machine.circuit.network.branches[step.index].ohm : 0.0
         end
 
         def row(id) = @circumstances.limits.fetch(id, system_volt: @circumstances.machine.sheet.system_volt)

@@ -12,9 +12,11 @@ module Wattomneum
         def call
           return PostsJudge.new(reading, circumstances).call if posts?
 
+          test = Readings::Catalogue.along(probe, machine.sheet)
+          return FeedJudge.new(reading, circumstances, test).call if test&.limit
           return over_its_share if takes_over?
 
-          consumer = circumstances.consumers.across(probe.from, probe.to)
+          consumer = circumstances.uses.consumers.across(probe.from, probe.to)
           return ConsumerJudge.new(reading, circumstances, consumer).call if consumer && called?(consumer)
 
           drop = probe.opened.empty? && (along || feed || ground_from_post)

@@ -24,6 +24,14 @@ module Wattomneum
           @circumstances = Evidence::Points::Circumstances.new(machine: machine, readings: @readings, tests: tests)
         end
 
+        # @param situation [String]
+        # @return [Case] the same, followed in another situation than the complaint's
+        def seen_in(situation)
+          return self if situation == symptom.situation
+
+          dup.tap { |other| other.instance_variable_set(:@symptom, Jobs::Symptom.new(**symptom.to_h, situation: situation)) }
+        end
+
         # @return [Hash{String => Evidence::Judgement}] by reading id
         def judgements
           @judgements ||= readings.to_h { |reading| [reading.id, Evidence::Points::Judging.call(reading, circumstances)] }
@@ -35,7 +43,7 @@ module Wattomneum
 
         # @param probe [Readings::Probe]
         # @return [Readings::PointReading, nil] the last one of this round at these points, whichever way round they were probed
-        def reading(probe) = (@newest ||= newest)[key_of(probe)]
+        def reading(probe) = (@newest ||= newest)[probe.alike]
 
         # @param probe [Readings::Probe]
         # @return [Evidence::Judgement, nil]
@@ -50,11 +58,13 @@ module Wattomneum
 
         # @param probe [Readings::Probe]
         # @return [Integer] how often it was read in this round
-        def times(probe) = readings.count { |one| one.round == round && key_of(one.probe) == key_of(probe) }
+        def times(probe) = readings.count { |one| one.round == round && one.probe.alike?(probe) }
 
         # @return [Array<Paths::Proof, nil>] one for each repair; nil for those that a test of the catalogue proves
         def proofs
-          @proofs ||= repairs.each_with_index.map { |repair, index| Proof.new(repair, index + 1, self) if repair.unit }
+          @proofs ||= repairs.each_with_index.map do |repair, index|
+            Proof.new(repair, index + 1, self) if repair.unit || reading_by_id(repair.failing_reading_id)
+          end
         end
 
         # @param unit_key [String]
@@ -99,8 +109,7 @@ module Wattomneum
                                   summary: Evidence::Findings.sentence('point.lost', value: reading.spoken))
         end
 
-        def newest = readings.select { |one| one.round == round }.to_h { |one| [key_of(one.probe), one] }
-        def key_of(probe) = [probe.by, [probe.from, probe.to].sort, probe.situation, probe.opened]
+        def newest = readings.select { |one| one.round == round }.to_h { |one| [one.probe.alike, one] }
       end
     end
   end

@@ -81,6 +81,8 @@ module Wattomneum
         # A control unit that has its supplies, grounds and requests and does nothing: positive evidence against itself.
         def laddered(list)
           part = @case.machine.sheet.part(list.first.from.split(':', 2).first)
+          return unless part.is_a?(Circuits::Parts::ControlUnit)
+
           unit = @case.machine.repair_units.fetch(list.first.unit)
           return unless unit.laddered && !@case.mended_in_vain?(unit.key) && Ladder.new(@case, part).then { |one| proved?(one, part) }
 

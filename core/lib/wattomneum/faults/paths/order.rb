@@ -28,13 +28,25 @@ module Wattomneum
         # @return [Step, nil]
         def aside = prove || mend
 
+        # @param consumers [Array<Circuits::Consumer>] that lack something
+        # @return [Step, nil] along their feeds and returns, held against the posts
+        def down(consumers)
+          return measure(posts_probe, why: POSTS_FIRST) unless posts_known?(situation)
+
+          Descent.new(@case, self).call(consumers)
+        end
+
         # @param probe [Readings::Probe]
         # @param why [String]
+        # @param lamp_on [String, nil] node that a lamp hangs on meanwhile
         # @return [Step] of kind measure, unless another is said
-        def measure(probe, why:, kind: 'measure', failing: nil, unit: nil, title: nil)
+        def measure(probe, why:, kind: 'measure', failing: nil, unit: nil, title: nil, lamp_on: nil)
           words = Words.probe(probe, machine)
+          test = test_of(probe)
+          return Step.of_test(test.key, why: why, kind: kind, failing_reading_id: failing&.id, unit: unit, title: title || test.label) if test
+
           Step.new(kind: kind, probe: probe, unit: unit, minutes: Readings::Methods.fetch(probe.by).minutes, why: why,
-                   failing_reading_id: failing&.id, title: title || (words[0].upcase + words[1..]),
+                   failing_reading_id: failing&.id, lamp_on: lamp_on, title: title || (words[0].upcase + words[1..]),
                    risks: Circuits::Situations.on(machine.sheet, probe.situation).cautions)
         end
 
@@ -57,6 +69,14 @@ module Wattomneum
 
         def machine = @case.machine
         def situation = @case.symptom.situation
+
+        # Where the catalogue has a test for it, it is asked for as that.
+        def test_of(probe)
+          posts_cranking = Readings::Catalogue.fetch('posts_cranking')
+          posts_cranking.probe(machine.sheet)&.alike?(probe) ? posts_cranking : Readings::Catalogue.along(probe, machine.sheet)
+        end
+
+        def posts_known?(state) = !@case.circumstances.posts_in(state, @case.round).nil?
         def consumers = @case.part ? machine.consumers.needed(@case.part) : []
 
         def lost
@@ -70,22 +90,38 @@ module Wattomneum
           proof = @case.proofs.compact.find { |one| UNPROVED.include?(one.state) && @case.times(one.before.probe) < 2 }
           return if proof.nil?
 
-          beside = companion(proof.before.probe)
-          return beside if beside
+          under_load = proof.before.conditions.said('load_on') == :yes
+          (companion(proof.before.probe) unless under_load) || once_more(proving(proof, under_load), proof)
+        end
 
-          measure(proof.before.probe, kind: 'prove', failing: proof.before, unit: proof.repair.unit,
-                                      title: "Prove it: #{Words.probe(proof.before.probe, machine)}",
-                                      why: "It showed the fault at #{proof.before.spoken}: same points, same state")
+        # A lamp that hung on it hangs there again.
+        def proving(proof, under_load)
+          before = proof.before
+          lamp_on = LampOn.terminal(@case, before.probe) if under_load
+          as_before = lamp_on ? "same points, same state, the lamp on #{Words.short(lamp_on)}" : 'same points, same state'
+          measure(before.probe, kind: 'prove', failing: before, unit: proof.repair.unit, lamp_on: lamp_on,
+                                title: "Prove it: #{Words.probe(before.probe, machine)}",
+                                why: "It showed the fault at #{before.spoken}: #{as_before}")
+        end
+
+        # What was read in vain is asked for again with what would make it count.
+        def once_more(step, proof)
+          read = @case.judgement(proof.before.probe) or return step
+
+          Step.new(**step.to_h, title: "Once more, so that it counts: #{step.title}", why: [read.summary, read.instead].compact.join('. '))
         end
 
         # A proving drop is worth nothing unless it is known that its current flowed.
         def companion(probe)
           return unless probe.by == 'volts'
+          return StartCompanion.new(@case, probe).call if @case.circumstances.loops.start_path?(probe)
 
-          return measure(posts_probe, why: POSTS_FIRST) if by_posts?(probe) && !@case.reading(posts_probe)
+          return measure(Probes.posts(@case, probe.situation), why: POSTS_FIRST) if by_posts?(probe) && !posts_known?(probe.situation)
 
-          consumer = consumers_on(probe).find { |one| usable_consumer?(one) }
-          consumer && !@case.reading(across(consumer)) ? measure(across(consumer), why: 'What reaches it says how much current flows') : nil
+          consumer = consumers_on(probe).find { |one| usable_consumer?(one, probe) } or return
+          across = Probes.across(consumer, probe.situation)
+          known = @case.circumstances.uses.share_of(consumer, probe, @case.round)
+          measure(across, why: 'What reaches it says how much current flows') unless known || @case.reading(across)
         end
 
         def by_posts?(probe) = probe.to == @case.circumstances.negative_post && !@case.circumstances.paths(probe).between(probe.from, probe.to).plain?
@@ -96,10 +132,10 @@ module Wattomneum
           path = by_posts?(probe) ? finder.to_battery(probe.from) : finder.between(probe.from, probe.to)
           units = machine.repair_units.along(path.steps.map(&:index)).reject { |unit| unit.kind == 'body' }
           own = consumers.map(&:key)
-          machine.consumers.all.select { |one| @case.circumstances.hangs_on?(one, units, probe) }.sort_by { |one| own.include?(one.key) ? 0 : 1 }
+          machine.consumers.all.select { |one| @case.circumstances.uses.hangs_on?(one, units, probe) }.sort_by { |one| own.include?(one.key) ? 0 : 1 }
         end
 
-        def usable_consumer?(consumer) = @case.circumstances.volt_between(consumer.from, consumer.to, posts_probe).abs > Probes::LEAST_VOLT
+        def usable_consumer?(consumer, probe) = @case.circumstances.volt_between(consumer.from, consumer.to, probe).abs > Probes::LEAST_VOLT
 
         def mend
           convicted = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
@@ -197,8 +233,6 @@ module Wattomneum
           Step.new(kind: 'watch', minutes: 0, title: 'The posts stay low: the batteries come first, as a job of their own', risks: ['batteries'],
                    why: judgement.summary)
         end
-
-        def across(consumer) = Probes.across(consumer, situation)
 
         def nothing_found
           found = failing.flat_map { |one| @case.judgements.fetch(one.id).rules_in }.uniq.first(3)

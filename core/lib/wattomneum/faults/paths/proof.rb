@@ -5,9 +5,12 @@ module Wattomneum
     module Paths
       # The proof of a repair of something on the circuit: what it is read from is a Case, its readings are between two points.
       class Proof < Jobs::Proof
+        # @return [Boolean]
+        def along_circuit? = true
+
         private
 
-        def same_points?(reading) = reading.probe == before.probe
+        def same_points?(reading) = reading.probe.alike?(before.probe)
         def named = Words.probe(before.probe, @assessment.machine)
       end
     end

@@ -45,7 +45,9 @@ module Wattomneum
 
         # The same with whatever else hangs on the fuse unplugged too, as long as that is few.
         def unloaded(section)
-          hanging = @machine.consumers.all.select { |one| @case.circumstances.hangs_on?(one, [@fuse], Probes.across(one, @case.symptom.situation)) }
+          hanging = @machine.consumers.all.select do |one|
+            @case.circumstances.uses.hangs_on?(one, [@fuse], Probes.across(one, @case.symptom.situation))
+          end
           ids = hanging.map { |one| one.from.split(':', 2).first }.uniq
           ids.size > MOST_UNPLUGGED ? section : Section.new(**section.to_h, opened: [*section.opened, *ids].uniq)
         end

@@ -9,6 +9,9 @@ module Wattomneum
         # @param machine [Circuits::Machine]
         # @return [String] "volts, K11:86 to BAT:-, key on, engine stopped"
         def self.probe(probe, machine)
+          test = Readings::Catalogue.along(probe, machine.sheet)
+          return test.label.sub(/\A./, &:downcase) if test
+
           state = Circuits::Situations.on(machine.sheet, probe.situation).label
           way = Readings::Methods.fetch(probe.by).label.downcase
           return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from)}: #{way}, #{state}" if probe.by == 'seen'

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Wattomneum::Systems::ElectricalSystem do
+RSpec.describe Wattomneum::Units::ElectricalSystem do
   def system(volt, arrangement, count)
     described_class.new(system_volt: volt, arrangement: arrangement, battery_count: count, usual_cranking_current_ampere: 300.0)
   end
@@ -23,16 +23,10 @@ RSpec.describe Wattomneum::Systems::ElectricalSystem do
     expect { single_battery(regulator: 'magic') }.to raise_error(Wattomneum::InvalidQuantityError, /a regulator is internal/)
   end
 
-  it 'has the places and parts that it has' do
-    expect(single_battery.places.map(&:key)).not_to include('isolator_in', 'sense_terminal')
-    expect(single_battery.elements.map(&:key)).to include('positive_cable')
-    expect(parallel_pair.elements.map(&:key)).not_to include('positive_cable')
-  end
-
-  it 'draws both loops with a part between neighbouring places' do
-    start = Wattomneum::Systems::Loop.for(parallel_pair).first
-    expect(start.feed.map(&:key)).to eq(%w[positive_post isolator_in isolator_out starter_stud])
-    expect(start.element_between('engine_block', 'frame').key).to eq('block_strap')
-    expect(start.test_between('frame', 'negative_post').key).to eq('negative_cable_drop')
+  it 'names the parts that are mended as a whole, and still knows what repairs of the past were called' do
+    hand_started = described_class.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+    expect(Wattomneum::Units::Parts.of(parallel_pair).map(&:key)).to eq(%w[battery starter engine alternator belt])
+    expect(Wattomneum::Units::Parts.of(hand_started).map(&:key)).to eq(%w[engine alternator belt])
+    expect(Wattomneum::Units::Parts.fetch('block_strap').label).to eq('Strap, engine block to frame')
   end
 end

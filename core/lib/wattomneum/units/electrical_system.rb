@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 module Wattomneum
-  # How a unit's batteries, start and charge circuits are arranged.
-  module Systems
-    # One unit's arrangement: system voltage, bank, batteries in their positions, and what is known of starter and alternator.
+  # What is known of a unit without any drawing.
+  module Units
+    # One unit's arrangement: system voltage, bank, batteries in their positions, and what is known of starter and alternator: the few facts
+    # that its usual circuit is made from.
     class ElectricalSystem
       ARRANGEMENTS = %w[none single parallel series].freeze
       # Where the regulator of the alternator sits: inside it; outside, grounding its field (A) or feeding it (B); or a control unit that
@@ -58,12 +59,6 @@ module Wattomneum
       # @return [Boolean] false where the battery is tested alone whatever one does
       def bank? = battery_count > 1
 
-      # @return [Array<Systems::Place>] the named points this unit has
-      def places = Places::ALL.select { |place| fits?(place) }
-
-      # @return [Array<Systems::Element>] the parts this unit has
-      def elements = Places::ELEMENTS.select { |element| fits?(element) }
-
       # @param limit_id [String]
       # @param limits [Limits::Table]
       # @return [Limits::Limit] the row for this system's voltage
@@ -72,24 +67,6 @@ module Wattomneum
       end
 
       private
-
-      def fits?(row)
-        return false if row.key.start_with?('sense') && !has_sense
-        return false unless there?(row.key)
-        return true if row.when.nil?
-
-        row.when == (has_isolator ? 'isolator' : 'no_isolator')
-      end
-
-      STARTERS = %w[starter solenoid signal_wire].freeze
-      BATTERIES = %w[battery positive_clamp negative_cable].freeze
-      private_constant :STARTERS, :BATTERIES
-
-      def there?(key)
-        return starter? if STARTERS.any? { |name| key.start_with?(name) }
-
-        battery? || BATTERIES.none? { |name| key.start_with?(name) }
-      end
 
       def check
         check_regulator

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    # Points that go by what they are, from core/data/roles.yml.
+    module Roles
+      Role = Struct.new(:key, :label, keyword_init: true)
+      ALL = DataFile.load('roles').map { |row| Role.new(**row.transform_keys(&:to_sym)).freeze }.freeze
+
+      # @param key [String]
+      # @return [Role]
+      # @raise [UnknownKeyError]
+      def self.fetch(key) = ALL.find { |role| role.key == key } || raise(UnknownKeyError, "no role #{key}")
+    end
+  end
+end

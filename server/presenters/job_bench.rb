@@ -77,7 +77,7 @@ module Server
       def loops
         return [] if @assessment.paths.nil?
 
-        between = @assessment.paths.current.map { |one| { from: one.probe.from, to: one.probe.to, **taken(one) } }
+        between = @assessment.paths.current.map { |one| { from: one.probe.from, to: one.probe.to, state: one.probe.situation, **taken(one) } }
         @assessment.machine.loops.map { |path| Loop.new(path, between + counting.map { |one| { test_key: one.test_key, **taken(one) } }).call }
       end
 
@@ -87,9 +87,13 @@ module Server
         { id: reading.id, spoken: reading.spoken, taken_at: reading.taken_at.iso8601, verdict: @assessment.judgements.fetch(reading.id).verdict }
       end
 
+      # A table that still says everything says nothing.
+      MOST_READINGS_AS = 3
+      private_constant :MOST_READINGS_AS
+
       def reads_as
-        Wattomneum::Cranking::Table.new(@assessment.circumstances,
-                                        round: @assessment.round).matches.map(&:reads_as).uniq
+        rows = Wattomneum::Cranking::Table.new(@assessment.circumstances, round: @assessment.round).matches.map(&:reads_as).uniq
+        rows.size > MOST_READINGS_AS ? [] : rows
       end
 
       def repairs

@@ -6,16 +6,18 @@ module Server
     class Loop
       CATALOGUE = Wattomneum::Readings::Catalogue
       LABELS = { 'start' => 'Start loop', 'charge' => 'Charge loop' }.freeze
+      CRANKING = 'cranking'
       WHOLES = %w[positive_drop ground_drop].freeze
       # Of several readings inside one stretch the one that says most is drawn.
       WORST_FIRST = %w[act watch sound unproven].freeze
-      private_constant :LABELS, :WHOLES, :WORST_FIRST
+      private_constant :LABELS, :CRANKING, :WHOLES, :WORST_FIRST
 
       # @param path [Wattomneum::Circuits::LoopPath]
-      # @param taken [Array<Hash>] what counts, oldest first: from and to (nodes) or test_key, id, spoken, verdict, taken_at
+      # @param taken [Array<Hash>] what counts, oldest first: from and to (nodes) or test_key, state, id, spoken, verdict, taken_at
       def initialize(path, taken)
         @path = path
-        @between = taken.select { |one| one[:from] }
+        # What both loops share carries the starter's current while cranking, and the alternator's else.
+        @between = taken.select { |one| one[:from] && (one[:state] == CRANKING) == (path.key == 'start') }
         @tests = taken.select { |one| one[:test_key] }.to_h { |one| [one[:test_key], one] }
       end
 

@@ -2,29 +2,47 @@
 
 module Server
   module Presenters
-    # The circuit under suspicion as a loop: from the post out along the feed, through what fails, back along its ground, with the last
-    # reading at every stop and the stretch that is convicted.
+    # The circuit under suspicion as a loop: from the post out along the feed, through what fails, back along its ground, part by part, with
+    # the last reading at every stop, the last one straight across each part, and what is convicted.
     class PathLoop
       CORE = Wattomneum
+      # The loop of the circuit that a complaint is about, where it is about no one component.
+      LOOPS = { 'starting' => 'start', 'charging' => 'charge' }.freeze
+      private_constant :LOOPS
 
       # @param assessment [CORE::Faults::Assessment]
-      # @return [Hash, nil] nil where the job is about no component of the circuit
+      # @return [Hash, nil] nil where the job is about no component of the circuit, and while nothing was read along its loop
       def self.call(assessment)
-        kase = assessment.paths
-        new(kase).call if kase && assessment.symptom.along_paths? && kase.part
+        kase = assessment.paths or return
+        return of_part(kase) if assessment.symptom.along_paths?
+
+        loop = kase.machine.loops.find { |one| one.key == LOOPS[assessment.symptom.work] }
+        new(kase, loop.load, loop.entry, loop.exit).call if loop && kase.current.any?
       end
 
+      def self.of_part(kase)
+        return if kase.part.nil?
+
+        consumer = kase.machine.consumers.needed(kase.part).first
+        new(kase, kase.part.label, consumer.from, consumer.to).call
+      end
+      private_class_method :of_part
+
       # @param kase [CORE::Faults::Paths::Case]
-      def initialize(kase)
+      # @param label [String] of what fails
+      # @param entry [String] node at which current enters it
+      # @param exit [String] node at which it leaves it
+      def initialize(kase, label, entry, exit)
         @case = kase
         @machine = kase.machine
-        @consumer = kase.machine.consumers.needed(kase.part).first
-        @finder = kase.circumstances.paths(kase.seen_probe)
+        @label = label
+        @entry = entry
+        @exit = exit
+        @finder = kase.machine.paths(CORE::Circuits::Situations.on(@machine.sheet, kase.symptom.situation).sheet_state)
       end
 
       def call
-        { load: @case.part.label, feed: side(@finder.to_battery(@consumer.from).steps.reverse, :feed),
-          return: side(@finder.to_ground(@consumer.to).steps, :return) }
+        { load: @label, feed: side(@finder.to_battery(@entry).steps.reverse, :feed), return: side(@finder.to_ground(@exit).steps, :return) }
       end
 
       private
@@ -37,19 +55,20 @@ module Server
 
       def unit(step) = @machine.repair_units.of(step.index)
 
-      # Steps lead away from the consumer; the loop is drawn with the current.
+      # Steps lead away from the load; the loop is drawn with the current.
       def stretch(run, which)
         from, to = which == :feed ? [run.first.to, run.last.from] : [run.first.from, run.last.to]
-        { unit: unit(run.first).key, label: unit(run.first).label, from: from, to: to, convicted: convicted.include?(unit(run.first).key),
-          reading: reading(which == :feed ? to : from) }
+        { unit: unit(run.first).key, label: unit(run.first).label, from: from, to: to, from_label: spoken(from), to_label: spoken(to),
+          convicted: convicted.include?(unit(run.first).key), reading: reading(which == :feed ? to : from, @case.circumstances.negative_post),
+          across: reading(from, to) }
       end
 
+      def spoken(node) = @machine.points.spoken(node).sub(/\A[a-z]/, &:upcase)
       def convicted = @convicted ||= @case.current.flat_map { |one| @case.judgements.fetch(one.id).convicts }.to_set
 
-      # What was read at this stop against the negative post, now.
-      def reading(node)
-        probe = CORE::Readings::Probe.new(by: 'volts', from: node, to: @case.circumstances.negative_post, situation: @case.symptom.situation)
-        found = @case.reading(probe)
+      # What was read between these two, now.
+      def reading(from, to)
+        found = @case.current.reverse.find { |one| one.probe.by == 'volts' && [one.probe.from, one.probe.to].sort == [from, to].sort }
         found && { id: found.id, spoken: found.spoken, verdict: @case.judgements.fetch(found.id).verdict }
       end
     end

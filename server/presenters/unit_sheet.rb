@@ -52,7 +52,7 @@ module Server
         { test_key: (row.test_key if row.position.nil?), from: probe&.from, to: probe&.to, **taken(row) }
       end
 
-      def taken(row) = reading(row).slice(:id, :spoken, :taken_at, :verdict)
+      def taken(row) = reading(row).slice(:id, :state, :spoken, :taken_at, :verdict)
 
       def reading(row)
         judged = @record.judgements[row.id]

@@ -23,16 +23,22 @@ module Wattomneum
       def load = @load.label
 
       # @return [Array<Stop>] from the battery to the load
-      def feed = @feed ||= stops(nodes_of(finder.to_battery(entry), entry).reverse)
+      def feed = @feed ||= stops(nodes_of(finder.to_battery(inlet), inlet).reverse)
 
       # @return [Array<Stop>] from the load back to the battery
-      def return = @return ||= stops(nodes_of(finder.to_ground(exit), exit))
+      def return = @return ||= stops(nodes_of(finder.to_ground(outlet), outlet))
+
+      # @return [String] node at which current comes to the load from outside: what lies behind is mended with it
+      def entry = feed.last&.node || inlet
+
+      # @return [String] node at which it leaves it
+      def exit = self.return.first&.node || outlet
 
       private
 
+      def inlet = @load.node(@load.pins.first)
+      def outlet = @load.node(@load.pins[1])
       def finder = @machine.paths(@loop.state)
-      def entry = @load.node(@load.pins.first)
-      def exit = @load.node(@load.pins[1])
       def nodes_of(path, start) = [start, *path.steps.map(&:to)]
 
       def stops(nodes)

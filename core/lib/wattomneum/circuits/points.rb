@@ -34,6 +34,18 @@ module Wattomneum
         by_node[drawn] || at(Sheet.node_of(drawn) { |id| @sheet.part(id) } || drawn)
       end
 
+      # As it is said in a sentence: by what it is where it has such a name, a ring or clamp by its wire, else as it is drawn.
+      #
+      # @param node [String]
+      # @return [String] "starter case", "clamp of wire 5 on BAT_A:-", "K11:87"
+      def spoken(node)
+        role = Roles::ALL.find { |one| @sheet.places[one.key] == node }
+        return role.label.delete(',').sub(/\A[A-Z](?=[a-z])/, &:downcase) if role
+
+        point = by_node[node]
+        point&.pin&.start_with?(RING) ? point.label.split(', ', 2).first.sub(/\A./, &:downcase) : Points.drawn(node)
+      end
+
       # @param item_uuid [String]
       # @param pin [String]
       # @return [Point, nil] nil where the sheets have lost it

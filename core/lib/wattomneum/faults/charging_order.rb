@@ -56,7 +56,7 @@ module Wattomneum
         search = Paths::DropSearch.new(@assessment.paths, whole, ends: ALONG.fetch(key).map { |place| places.fetch(place) })
         probe = search.next_probe or return
         lamp_on = whole.from if Readings::Catalogue.fetch(key).feed?
-        as_before = lamp_on ? "the lamp still on #{Circuits::Points.drawn(lamp_on)}" : 'at the same current'
+        as_before = lamp_on ? "the lamp still on #{Paths::Words.short(lamp_on, @assessment.machine)}" : 'at the same current'
         @steps.between(probe, lamp_on: lamp_on,
 why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
       end

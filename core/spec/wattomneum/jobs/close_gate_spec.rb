@@ -15,7 +15,7 @@ RSpec.describe Wattomneum::Jobs::CloseGate do
 
   it 'names each missing point' do
     expect(missing(repairs: [])).to include(start_with('No repair is recorded'))
-    expect(missing(cranked)).to include('Repeat volts, FRAME to BAT_A:-, cranking: same points, same state')
+    expect(missing(cranked)).to include('Repeat volts, frame to negative post, cranking: same points, same state')
     expect(missing(proving(0.08))).to include('See it crank after the repair')
     expect(missing(cranked, proving(0.08), disturbed_count: 2)).to eq(['Put back what was disturbed: 2 still open'])
   end

@@ -10,7 +10,7 @@ RSpec.describe Wattomneum::Jobs::Proof do
   end
 
   it 'is missing until the reading that failed was repeated, and says which' do
-    expect([proof.state, proof.owed]).to eq(['missing', 'Repeat volts, BLOCK to FRAME, cranking: same points, same state'])
+    expect([proof.state, proof.owed]).to eq(['missing', 'Repeat volts, engine block to frame, cranking: same points, same state'])
   end
 
   it 'is proved by the same test in the same state after the repair' do

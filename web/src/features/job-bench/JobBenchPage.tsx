@@ -64,6 +64,19 @@ function Bench({ job }: { job: JobBench }) {
   useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
   useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
 
+  const path = job.path && (
+    <PathDrawing
+      path={job.path}
+      onTouch={
+        mayMeasure
+          ? (node) => {
+              setPoints(touched(points, node, job.symptom.situation))
+            }
+          : undefined
+      }
+    />
+  )
+
   // What was done and how it was proved comes first once the job has ended.
   const repairs = (
     <Repairs
@@ -103,18 +116,7 @@ function Bench({ job }: { job: JobBench }) {
           </div>
         )}
         <ErrorNote error={error ?? correcting.error} />
-        {job.path && (
-          <PathDrawing
-            path={job.path}
-            onTouch={
-              mayMeasure
-                ? (node) => {
-                    setPoints(touched(points, node, job.symptom.situation))
-                  }
-                : undefined
-            }
-          />
-        )}
+        {job.symptom.along_paths && path}
         {mayMeasure && !pad && (
           <div>
             <TestPicker job={job} onPick={setPad} />
@@ -122,6 +124,7 @@ function Bench({ job }: { job: JobBench }) {
           </div>
         )}
         {loop && <LoopDrawing loop={loop} />}
+        {!job.symptom.along_paths && path}
         <Ladders job={job} mayOverride={may('override_ladder') && open} />
       </div>
       <div className="flex min-w-0 flex-col gap-8">

@@ -3,22 +3,20 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 
 interface Stop {
   node: string
+  label: string
   reading: PathStretch['reading']
 }
 
 /** The stop after each stretch, in the direction of the current. */
 function stopAfter(stretch: PathStretch, side: 'feed' | 'return'): Stop {
-  return { node: stretch.to, reading: side === 'feed' ? stretch.reading : null }
+  return { node: stretch.to, label: stretch.to_label, reading: side === 'feed' ? stretch.reading : null }
 }
-
-/** As it stands on its own sheet: a stud by its name alone. */
-const short = (node: string) => node.replace(/@\w+/g, '').replace(/:(joint|metal)$/, '')
 
 function StopRow({ stop, side, onTouch }: { stop: Stop; side: 'feed' | 'return'; onTouch: Touch }) {
   const dot = `absolute top-1/2 -left-[0.46875rem] size-3 -translate-y-1/2 rounded-full border-3 bg-ground ${side === 'feed' ? 'border-copper' : 'border-graphite'}`
   const words = (
     <>
-      <span className="font-figure">{short(stop.node)}</span>
+      <span>{stop.label}</span>
       {stop.reading && (
         <span className="flex items-center gap-1.5 font-semibold">
           <VerdictMark verdict={stop.reading.verdict} word={false} />
@@ -35,7 +33,7 @@ function StopRow({ stop, side, onTouch }: { stop: Stop; side: 'feed' | 'return';
         <button
           type="button"
           className={`${row} min-h-12 dense:min-h-8`}
-          aria-label={`Measure at ${short(stop.node)}`}
+          aria-label={`Measure at ${stop.label}`}
           onClick={() => {
             onTouch(stop.node)
           }}
@@ -71,7 +69,7 @@ function Side({
       <ol className="pl-2">
         <li>
           <StopRow
-            stop={{ node: first.from, reading: side === 'return' ? first.reading : null }}
+            stop={{ node: first.from, label: first.from_label, reading: side === 'return' ? first.reading : null }}
             side={side}
             onTouch={onTouch}
           />
@@ -79,7 +77,9 @@ function Side({
         {stretches.map((stretch, index) => {
           const next = stretches[index + 1]
           const stop =
-            side === 'return' && next ? { node: stretch.to, reading: next.reading } : stopAfter(stretch, side)
+            side === 'return' && next
+              ? { node: stretch.to, label: stretch.to_label, reading: next.reading }
+              : stopAfter(stretch, side)
           return (
             <li key={stretch.unit + stretch.to}>
               <p
@@ -87,6 +87,11 @@ function Side({
               >
                 {stretch.label}
                 {stretch.convicted && ': at fault'}
+                {stretch.across && (
+                  <span className="pl-3 font-semibold text-ink">
+                    {stretch.across.spoken} {stretch.across.verdict}
+                  </span>
+                )}
               </p>
               <StopRow stop={stop} side={side} onTouch={onTouch} />
             </li>

@@ -84,7 +84,7 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
       <Field label="Part" error={fields.element?.[0] ?? fields.unit?.[0]}>
         {(wiring) => (
           <select {...wiring} {...form.register('part')}>
-            <optgroup label="Start and charge loop">
+            <optgroup label="Parts of their own">
               {job.elements.map((one) => (
                 <option key={one.key} value={`element:${one.key}`}>
                   {one.label}

@@ -123,7 +123,7 @@ function Whole({ span, layout }: { span: LoopSpan; layout: LoopLayout }) {
   const side = WHOLE_SIDES[span.test_key ?? '']
   if (!side || !span.reading) return null
   const x = layout.vertical ? layout.width / 2 : (layout.width - 50) / 2
-  const y = layout.vertical ? (side === 'feed' ? 62 : 96) : side === 'feed' ? 126 : 156
+  const y = layout.vertical ? (side === 'feed' ? 62 : 96) : side === 'feed' ? 138 : 170
   const tone = span.reading.verdict ? TONE[span.reading.verdict] : 'fill-ink'
   return (
     <text x={x} y={y} textAnchor="middle" className={`font-label text-base ${tone}`}>

@@ -50,15 +50,15 @@ export function layOut(loop: Loop, room: number): LoopLayout {
     const last = width - 140
     return {
       width,
-      height: 262,
+      height: 290,
       vertical: false,
       feed: along(loop.feed, { x: 90, y: 74 }, { x: last, y: 74 }),
-      back: along(loop.return, { x: last, y: 194 }, { x: 90, y: 194 }),
+      back: along(loop.return, { x: last, y: 222 }, { x: 90, y: 222 }),
       battery: [
         { x: 30, y: 74 },
-        { x: 30, y: 194 },
+        { x: 30, y: 222 },
       ],
-      load: { x: width - 108, y: 101, width: 100, height: 66 },
+      load: { x: width - 108, y: 115, width: 100, height: 66 },
     }
   }
   const rows = Math.max(loop.feed.length, loop.return.length)

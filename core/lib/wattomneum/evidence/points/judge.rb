@@ -28,7 +28,7 @@ module Wattomneum
         def limit(id) = remember(circumstances.limits.fetch(id, system_volt: machine.sheet.system_volt)).value
         def sum(line) = @arithmetic << line
         def units_of(path) = machine.repair_units.along(path.steps.map(&:index)).reject { |unit| unit.kind == 'body' }
-        def short(node) = Circuits::Points.drawn(node)
+        def short(node) = machine.points.spoken(node)
 
         def remember(row)
           @limits_used |= [row]

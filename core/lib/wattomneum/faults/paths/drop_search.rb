@@ -50,7 +50,7 @@ module Wattomneum
         # @return [String] what is left, by its ends
         def words
           piece = narrowed
-          "#{Words.short(@stops[piece.low])} and #{Words.short(@stops[piece.high])}"
+          [piece.low, piece.high].map { |stop| Words.short(@stops[stop], @case.machine) }.join(' and ')
         end
 
         private

@@ -53,7 +53,7 @@ module Wattomneum
 
         def served(consumer)
           judgement = @case.judgement(Probes.across(consumer, @case.symptom.situation))
-          words = "#{Words.short(consumer.from)} to #{Words.short(consumer.to)} under its load"
+          words = "#{[consumer.from, consumer.to].map { |node| Words.short(node, @case.machine) }.join(' to ')} under its load"
           rung(consumer.key, words, judgement ? RUNGS.fetch(judgement.code, 'open') : 'open', judgement ? judgement.summary : 'Not measured')
         end
 

@@ -98,7 +98,7 @@ module Wattomneum
         def proving(proof, under_load)
           before = proof.before
           lamp_on = LampOn.terminal(@case, before.probe) if under_load
-          as_before = lamp_on ? "same points, same state, the lamp on #{Words.short(lamp_on)}" : 'same points, same state'
+          as_before = lamp_on ? "same points, same state, the lamp on #{Words.short(lamp_on, machine)}" : 'same points, same state'
           measure(before.probe, kind: 'prove', failing: before, unit: proof.repair.unit, lamp_on: lamp_on,
                                 title: "Prove it: #{Words.probe(before.probe, machine)}",
                                 why: "It showed the fault at #{before.spoken}: #{as_before}")

@@ -131,7 +131,7 @@ module Wattomneum
           end.first
         end
 
-        def name(stop) = Words.short(@stops[stop])
+        def name(stop) = Words.short(@stops[stop], @case.machine)
         def across(index) = probe(*(@side == :feed ? [@stops[index], @stops[index + 1]] : [@stops[index + 1], @stops[index]]))
 
         # The stop that parts what is likely most evenly, for the minutes it takes to get there.

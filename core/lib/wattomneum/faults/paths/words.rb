@@ -14,15 +14,16 @@ module Wattomneum
 
           state = Circuits::Situations.on(machine.sheet, probe.situation).label
           way = Readings::Methods.fetch(probe.by).label.downcase
-          return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from)}: #{way}, #{state}" if probe.by == 'seen'
+          return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from, machine)}: #{way}, #{state}" if probe.by == 'seen'
 
           off = probe.opened.empty? ? '' : ", #{probe.opened.join(' and ')} unplugged"
-          "#{way}, #{short(probe.from)} to #{short(probe.to)}, #{state}#{off}"
+          "#{way}, #{short(probe.from, machine)} to #{short(probe.to, machine)}, #{state}#{off}"
         end
 
         # @param node [String]
-        # @return [String] a stud or metal by its name alone
-        def self.short(node) = Circuits::Points.drawn(node)
+        # @param machine [Circuits::Machine]
+        # @return [String] by what it is, or as it is drawn
+        def self.short(node, machine) = machine.points.spoken(node)
       end
     end
   end

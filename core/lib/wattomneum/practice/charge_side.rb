@@ -56,7 +56,7 @@ module Wattomneum
       def volt_under_lamp(from, to, terminal, state)
         lamp = [terminal, @wiring.node('negative_post'), (@system.system_volt**2) / LAMP_WATT]
         off = terminal == @wiring.node('alternator_output') ? [] : [@wiring.alternator]
-        @wiring.truth.volt_between(from, to, state: state, loads: [lamp], opened: off)
+        @wiring.truth.volt_between(from, to, state: state, loads: [lamp, *@wiring.loads_on(state)], opened: off)
       end
 
       # @param from [String] key of a place

@@ -19,13 +19,15 @@ module Wattomneum
       end
 
       # @return [Float] ampere in the starter's cable while it is called
-      def ampere = @truth.ampere(@wiring.starter, state: CRANKING)
+      def ampere = @truth.ampere_in("#{@wiring.solenoid} contact 30 to 87", state: CRANKING)
 
       # @return [Boolean] whether the engine can be turned by hand
       def locked? = @wiring.so?('engine', 'locked')
 
       # @return [String] what is seen and heard when the key is turned
       def behaviour
+        return 'spins_free' if @wiring.so?('starter', 'spins')
+        return 'starts_and_dies' if @wiring.so?('fuel', 'lost')
         return lets_go if @truth.restless?(CRANKING)
         return 'silent' unless @truth.pulled_in?(@wiring.solenoid, CRANKING)
         return 'click' if locked? || ampere < NO_AMPERE
@@ -50,7 +52,7 @@ module Wattomneum
       end
 
       # Against the same engine at the same temperature with a sound bank and path.
-      def speed_ratio = starter.speed_ratio(ampere) / [sound_speed, LEAST_SPEED].max
+      def speed_ratio = starter.speed_ratio(@truth.ampere(@wiring.starter, state: CRANKING)) / [sound_speed, LEAST_SPEED].max
       def sound_speed = starter.speed_ratio(@wiring.sound.ampere(@wiring.starter, state: CRANKING))
       def starter = @wiring.sheet.part(@wiring.starter)
     end

@@ -6,6 +6,8 @@ module Wattomneum
     class Wiring
       # What an engine asks for that can not be turned.
       LOCKED_RATIO = 12.0
+      KEY_ON = 'key_on'
+      private_constant :KEY_ON
 
       # @return [Truth] with everything that is wrong
       attr_reader :truth
@@ -27,7 +29,7 @@ module Wattomneum
         @drawn = drawn
         @sheet = bolted_on(Circuits::Fitment.new(drawn, system: system, celsius: temperature_celsius, charge_percent: charge_percent,
                                                         health_ratio: health_ratio).sheet)
-        @truth = Truth.new(sheet: @sheet, faults: faults.grep(Fault), seed: seed)
+        @truth = Truth.new(sheet: @sheet, faults: [*faults.grep(Fault), *shorted], seed: seed)
         @sound = Truth.new(sheet: Circuits::Fitment.new(drawn, system: system, celsius: temperature_celsius).sheet, faults: [], seed: seed)
       end
 
@@ -56,13 +58,26 @@ module Wattomneum
       # @param state [String] of a test of the catalogue
       # @return [Float] volts, without the meter's error
       def volt(from, to, state, **rest)
-        truth.volt_between(node(from), node(to), state: Circuits::Situations.of_test(state).sheet_state, **rest)
+        state = Circuits::Situations.of_test(state).sheet_state
+        truth.volt_between(node(from), node(to), state: state, **rest, loads: [*rest[:loads], *loads_on(state)])
+      end
+
+      # @param state [String] key state of the sheet
+      # @return [Array<Array(String, String, Float)>] loads that are on in it: node, node, ohm
+      def loads_on(state)
+        ampere = amount('loads', 'on')
+        ampere && state == KEY_ON ? [[node('positive_post'), node('negative_post'), @sheet_volt / ampere]] : []
       end
 
       # @param element [String]
       # @param kind [String]
       # @return [Boolean] whether that part of the unit, none of its circuit, is so
       def so?(element, kind) = @faults.grep(UnitFault).any? { |fault| fault.element == element && fault.kind == kind }
+
+      # @param element [String]
+      # @param kind [String]
+      # @return [Float, nil] how much it is so
+      def amount(element, kind) = @faults.grep(UnitFault).find { |fault| fault.element == element && fault.kind == kind }&.amount
 
       # @param fault [Fault]
       # @return [Circuits::Sheet::Item] what it sits in
@@ -77,17 +92,25 @@ module Wattomneum
 
       def bolted_on(sheet)
         changes = {}
-        changes[starter] = locked(sheet.part(starter).fields) if so?('engine', 'locked') && starter
+        changes[starter] = harder(sheet.part(starter).fields) if starter && demand_ratio > 1
         changes[alternator] = turning(sheet.part(alternator).fields) if alternator
         changes.empty? ? sheet : sheet.with_parts(changes)
       end
 
-      def locked(fields) = fields.merge('demand_ratio' => fields.fetch('demand_ratio', 1.0) * LOCKED_RATIO)
+      def demand_ratio = so?('engine', 'locked') ? LOCKED_RATIO : amount('engine', 'drags') || 1.0
+      def harder(fields) = fields.merge('demand_ratio' => fields.fetch('demand_ratio', 1.0) * demand_ratio)
+
+      # A winding that leads past the rest of it.
+      def shorted
+        ohm = amount('starter', 'shorted')
+        ohm ? [Fault.short("#{starter} turning", ohm)] : []
+      end
 
       # Volts of one that turns as it should, or of one that gives nothing; its field is drawn through the wire that it senses by.
       def turning(fields)
         drawn = fields['sense'] ? { 'sense_ohm' => FIELD_OHM * ((@sheet_volt / 12.0)**2) } : {}
-        fields.merge(drawn, so?('alternator', 'dead') ? { 'active_in' => [] } : {})
+        volt = fields['volt'] - (amount('alternator', 'low') || 0.0)
+        fields.merge(drawn, 'volt' => volt, 'active_in' => so?('alternator', 'dead') ? [] : fields['active_in'])
       end
 
       # Of a 12 V system.

@@ -108,7 +108,8 @@ RSpec.describe Wattomneum::Faults::NextStep do
 
     it 'cuts the path where it says most for its minutes, joint by joint, and says what is not placed yet' do
       found = step(readings)
-      expect([found.probe.from, found.probe.to, found.why]).to match(['M1:case', 'G2:joint', include('11.20 V is lost between starter case and negative post')])
+      expect([found.probe.from, found.probe.to,
+              found.why]).to match(['M1:case', 'G2:joint', include('11.20 V is lost between starter case and negative post')])
       expect(asked(at('M1:case', 'G2:joint', 11.1))).to eq(%w[FRAME:metal G2:joint])
       expect(asked(at('M1:case', 'G2:joint', 0.05))).to eq(%w[G2:joint G2:5])
     end

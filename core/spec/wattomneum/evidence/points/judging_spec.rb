@@ -60,7 +60,8 @@ RSpec.describe Wattomneum::Evidence::Points::Judging do
       asked = reading('volts', 'K11:87', 'BAT:-', 21.0)
       expect(judged(asked).then { |one| [one.verdict, one.validity] }).to eq(%w[unproven unstated])
       found = judged(asked, beside: [posts])
-      expect([found.verdict, found.weight, found.convicts, found.summary]).to eq(['act', 'support', [], '4.00 V lost, K11:87 to positive post: over 0.72 V'])
+      expect([found.verdict, found.weight, found.convicts,
+              found.summary]).to eq(['act', 'support', [], '4.00 V lost, K11:87 to positive post: over 0.72 V'])
     end
 
     it 'takes posts that were said beside it, not those of another state' do

@@ -4,13 +4,8 @@ module Wattomneum
   module Batteries
     # Electronic test of one battery against its label.
     class ConductanceJudge < Evidence::Judge
-      WORDS = {
-        sound: %w[sound sound],
-        serviceable: ['watch', 'serviceable, not condemned: retest at the next service'],
-        plan_replacement: ['watch', 'plan to replace it before the cold'],
-        replace: ['act', 'replace it']
-      }.freeze
-      private_constant :WORDS
+      VERDICTS = { sound: 'sound', serviceable: 'watch', plan_replacement: 'watch', replace: 'act' }.freeze
+      private_constant :VERDICTS
 
       # @return [Judgement]
       def call
@@ -27,14 +22,14 @@ module Wattomneum
       def battery = reading.battery
 
       def no_label
-        void("Position #{reading.position} has no battery on record, so there is no rating to judge by",
+        void('tester.no_label', said: { position: reading.position },
              instead: 'Enter the battery with its label rating, then this reading counts')
       end
 
       def uncharged(charge)
-        said = charge ? "#{Figure.percent(charge)} charged" : 'State of charge not measured'
-        void("#{said}: charge and retest, no verdict", instead: charge ? 'Charge it and test again' : 'Take its rest voltage',
-                                                       figures: { measured_ampere: value })
+        instead = charge ? 'Charge it and test again' : 'Take its rest voltage'
+        void(charge ? 'tester.uncharged' : 'tester.charge_unknown', said: { charged: charge && Figure.percent(charge) }, instead: instead,
+                                                                    figures: { measured_ampere: value })
       end
 
       def graded
@@ -42,8 +37,7 @@ module Wattomneum
         sum("#{Figure.ampere(value)} measured#{converted} / #{battery.rating} on the label = #{Figure.percent(percent)}")
         grade = Health.grade(percent, limits: circumstances.limits)
         %w[battery.health_sound battery.health_serviceable battery.health_least].each { |id| limit(id) }
-        verdict, words = WORDS.fetch(grade)
-        judgement(verdict, "#{Figure.percent(percent)} of its label: #{words}", weight: 'support', traps: tester_trap,
+        finding("tester.#{grade}", VERDICTS.fetch(grade), said: { share: Figure.percent(percent) }, weight: 'support', traps: tester_trap,
                                                                            validity: approximations.any? ? 'approximate' : 'valid',
                                                                            reasons: approximations,
                                                                            figures: { health_percent: percent },

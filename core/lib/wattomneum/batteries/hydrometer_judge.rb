@@ -6,7 +6,7 @@ module Wattomneum
     class HydrometerJudge < Evidence::Judge
       # @return [Judgement]
       def call
-        return void('This type has no cells to draw from', instead: 'Use rest voltage and the tester') if sealed?
+        return void('hydrometer.sealed', instead: 'Use rest voltage and the tester') if sealed?
 
         spread_limit = limit('battery.cell_spread')
         sum("highest #{format('%.3f', cells.max)} - lowest #{format('%.3f', cells.min)} = #{format('%.3f', spread)} SG")
@@ -26,8 +26,9 @@ module Wattomneum
       def bad_cell
         worst = cells.each_index.max_by { |index| (cells[index] - median(cells.reject.with_index { |_, other| other == index })).abs }
         apart = difference(cells[worst], median(cells.reject.with_index { |_, other| other == worst }))
-        judgement('act', "Cell #{worst + 1} from the positive end is #{format('%.3f', apart.abs)} SG #{apart.negative? ? 'under' : 'over'} " \
-                         'the others: bad cell', weight: 'proof', rules_in: ["Bad cell in battery #{reading.position}"], convicts: ['battery'])
+        said = { cell: worst + 1, apart: format('%.3f', apart.abs), side: apart.negative? ? 'under' : 'over' }
+        finding('hydrometer.bad_cell', 'act', said: said, weight: 'proof', rules_in: ["Bad cell in battery #{reading.position}"],
+convicts: ['battery'])
       end
 
       def median(values)
@@ -59,7 +60,7 @@ module Wattomneum
             "= #{Figure.percent(percent)} charged")
         least = limit('battery.charge_least')
         verdict = percent < least ? 'watch' : 'sound'
-        judgement(verdict, "#{Figure.percent(percent)} charged, cells together", weight: 'support',
+        finding('hydrometer.together', verdict, said: { charged: Figure.percent(percent) }, weight: 'support',
                                                                               figures: { charge_percent: percent },
                                                                               traps: odd_round(corrected, percent),
                                                                               instead: ('Charge and retest' if percent < least))

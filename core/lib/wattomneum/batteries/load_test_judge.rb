@@ -12,9 +12,7 @@ module Wattomneum
       # @return [Judgement]
       def call
         charge = circumstances.charge_percent(reading)
-        if charge.nil? || charge < limit('battery.charge_least')
-          return void('Not known to be charged: charge and retest, no verdict', instead: 'Take its rest voltage first')
-        end
+        return void('load_test.uncharged', instead: 'Take its rest voltage first') if charge.nil? || charge < limit('battery.charge_least')
 
         judged
       end
@@ -38,7 +36,7 @@ module Wattomneum
 
       def off_its_load(words)
         taken = ["#{Figure.trim(seconds, 0)} s", *(Figure.ampere(load_ampere) if load_ampere)].reverse.join(' for ')
-        void("#{taken} is #{words} than the test asks, and proves nothing by it",
+        void('load_test.off_its_load', said: { taken: taken, side: words },
              instead: half_rating ? "Pile to #{Figure.ampere(half_rating)} for 15 s" : 'Pile to half the rating for 15 s')
       end
 
@@ -48,7 +46,7 @@ module Wattomneum
         sum("least at #{Figure.celsius(celsius)} = #{Figure.volt(least)}")
         sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")
         error = Evidence::MeterError.volt(value)
-        return at_the_limit("Holds #{Figure.volt(value)}", error) if side(value, least, error) == :at
+        return at_the_limit('load_test.at_limit', error, said: said) if side(value, least, error) == :at
 
         value > least ? passed : failed
       end
@@ -56,17 +54,19 @@ module Wattomneum
       # The rating by another standard is a rule of thumb, and so is half of it; so is a charge that nobody let settle.
       def validity = reading.battery&.rating&.converted? || approximate_charge? ? 'approximate' : 'valid'
 
+      def said = { volt: Figure.volt(value) }
+
       def passed
         return off_its_load('easier') if easier?
 
-        judgement('sound', "Holds #{Figure.volt(value)} under load", weight: 'proof', validity: validity,
+        finding('load_test.holds', 'sound', said: said, weight: 'proof', validity: validity,
                                                                      rules_out: ["Battery #{reading.position} as the cause"])
       end
 
       def failed
         return off_its_load('harder') if harder?
 
-        judgement('act', "Falls to #{Figure.volt(value)} under load: done", weight: 'proof', validity: validity, convicts: ['battery'],
+        finding('load_test.falls', 'act', said: said, weight: 'proof', validity: validity, convicts: ['battery'],
                                                                             rules_in: ["Battery #{reading.position} worn out"])
       end
     end

@@ -24,7 +24,7 @@ module Wattomneum
       def surface_limit = recombinant? ? 'battery.surface_charge_agm' : 'battery.surface_charge_flooded'
 
       def surface_charge
-        void("#{Figure.volt(value)} is surface charge, not more than full",
+        void('rest.surface_charge', said: { volt: Figure.volt(value) },
              instead: 'Headlamps on for two minutes, off for five, then read again',
              traps: ['A battery just off the charger reads high whatever its state'])
       end
@@ -42,8 +42,9 @@ module Wattomneum
       def with_validity(charged)
         least = limit('battery.charge_least')
         reasons = [*approximate_reason, *frozen_reason(charged)]
-        verdict, summary = words(charged, least)
-        judgement(verdict, summary, weight: 'hint', validity: approximate_reason ? 'approximate' : 'valid', reasons: reasons,
+        code, verdict = found(charged, least)
+        said = { volt: Figure.volt(value), charged: Figure.percent(charged) }
+        finding(code, verdict, said: said, weight: 'hint', validity: approximate_reason ? 'approximate' : 'valid', reasons: reasons,
                                     figures: { charge_percent: charged, rest_volt: value },
                                     rules_in: charged < least ? ["Battery #{reading.position} discharged"] : [],
                                     instead: charged < least ? 'Charge it, let it rest, test again' : nil,
@@ -61,16 +62,11 @@ module Wattomneum
         end
       end
 
-      def words(charged, least)
-        if shorted_cell?
-          ['act', "#{Figure.volt(value)} again after charging: a cell is shorted"]
-        elsif value < DEAD_CELL_VOLT
-          ['watch', "#{Figure.volt(value)}: flat, or a cell is gone. Charge it and read again; stop where it gets hot"]
-        elsif charged < least
-          ['watch', "About #{Figure.percent(charged)} charged: charge and retest, no verdict yet"]
-        else
-          ['sound', "About #{Figure.percent(charged)} charged: it may be tested"]
-        end
+      def found(charged, least)
+        return %w[rest.shorted_cell act] if shorted_cell?
+        return %w[rest.flat watch] if value < DEAD_CELL_VOLT
+
+        charged < least ? %w[rest.discharged watch] : %w[rest.charged sound]
       end
 
       def approximate_reason

@@ -8,7 +8,7 @@ module Wattomneum
       def call
         meter = companion('charging_fast_idle')
         sum("gauge #{reading.spoken} - meter #{meter.spoken} = #{format('%+.2f', value - meter.value)} V") if meter
-        judgement('unproven', 'A dash gauge is good to about a volt: a hint', weight: 'hint',
+        finding('dash_gauge.hint', 'unproven', weight: 'hint',
                   figures: meter ? { gauge_offset_volt: value - meter.value } : {},
                   traps: ['A low dash reading with right posts is a drop in the dash feed, not a charging fault'],
                   instead: meter ? nil : 'Read the posts with a meter in the same state')

@@ -12,9 +12,9 @@ module Wattomneum
         sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")
         sinks = sinking
         return low if side(value, least, error) == :under || sinks == :over
-        return at_the_limit("#{Figure.volt(value)} with the loads on", error) if side(value, least, error) == :at || sinks == :at
+        return at_the_limit('charging_loaded.at_limit', error, said: { volt: Figure.volt(value) }) if side(value, least, error) == :at || sinks == :at
 
-        judgement('sound', 'Carries the loads', weight: 'proof', clears: ['alternator'],
+        finding('charging_loaded.carries', 'sound', weight: 'proof', clears: ['alternator'],
                                                 rules_out: ['Weak output'])
       end
 
@@ -31,7 +31,7 @@ module Wattomneum
       end
 
       def over_cap
-        judgement('act', 'Overcharging with the loads on', weight: 'proof', figures: { over_by_volt: value - limit('charging.over_cap') },
+        finding('charging_loaded.over', 'act', weight: 'proof', figures: { over_by_volt: value - limit('charging.over_cap') },
                                                            rules_in: ['Sense wire or regulator ground first, then regulator'],
                                                            instead: 'Read the sense terminal under load against the posts now')
       end
@@ -46,7 +46,7 @@ module Wattomneum
       end
 
       def low
-        judgement('act', 'Sinks under load', weight: 'proof', rules_in: ['Output, belt, diode, or a drop in the output path'],
+        finding('charging_loaded.sinks', 'act', weight: 'proof', rules_in: ['Output, belt, diode, or a drop in the output path'],
                                              instead: 'Output drop and case drop at current, then ripple')
       end
     end

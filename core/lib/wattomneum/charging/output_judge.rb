@@ -8,7 +8,7 @@ module Wattomneum
       def call
         rating = system.alternator_rating_ampere
         if rating.nil?
-          return void('The alternator has no rating on record, so there is nothing to judge by',
+          return void('output.no_rating',
                       instead: 'Enter its rating on the unit, then this reading counts')
         end
 
@@ -27,15 +27,15 @@ module Wattomneum
       def hot? = reading.conditions.said('alternator_hot') == :yes
 
       def about_enough
-        judgement('watch', 'Gives about what it must: within the error of the clamp', weight: 'support', instead: 'Zero the clamp and read again')
+        finding('output.about', 'watch', weight: 'support', instead: 'Zero the clamp and read again')
       end
 
       def sound
-        judgement('sound', 'Gives its rating', weight: 'proof', clears: ['alternator'], rules_out: ['Weak output'])
+        finding('output.sound', 'sound', weight: 'proof', clears: ['alternator'], rules_out: ['Weak output'])
       end
 
       def weak
-        judgement('act', 'Gives less than its rating', weight: 'proof', convicts: ['alternator'],
+        finding('output.weak', 'act', weight: 'proof', convicts: ['alternator'],
                   rules_in: ['Belt, excitation, case ground, a diode, or the alternator with its regulator'],
                   instead: 'Belt, feeds and case ground before it is condemned')
       end

@@ -10,14 +10,14 @@ module Wattomneum
         sum("#{reading.spoken} against #{most} #{reading.unit.delete_prefix('m')}")
         return fine if value <= most
 
-        judgement('act', 'Too much ripple', weight: 'support', instead: 'Again at B+ with a scope parts the three',
+        finding('ripple.high', 'act', weight: 'support', instead: 'Again at B+ with a scope parts the three',
                                             rules_in: ['A diode', 'A weak battery', 'An open output joint'])
       end
 
       private
 
       def fine
-        judgement('sound', 'Diodes whole', weight: 'support', rules_out: ['Open or shorted diode'])
+        finding('ripple.low', 'sound', weight: 'support', rules_out: ['Open or shorted diode'])
       end
     end
   end

@@ -16,6 +16,8 @@ module Wattomneum
         return against_setpoint if reading.conditions.number('setpoint_volt')
 
         rise_line
+        return not_commanded if system.regulator == 'commanded' && under_its_band?
+
         return no_rise if @rise_volt && side(@rise_volt, limit('charging.rise_least'), error) == :under
         return idle_rises if reading.test_key == 'charging_idle' && value <= band.over_volt
 
@@ -29,6 +31,10 @@ module Wattomneum
       def band_at(one) = Regulation.new(system, temperature_celsius: one, limits: circumstances.limits)
       def band = @band ||= band_at(celsius)
 
+      # A control unit may have asked for so little: low volts prove nothing until it was commanded high.
+      def under_its_band? = side(value, band.low_volt, error) == :under
+      def not_commanded = ask('charging.not_commanded', 'Command it high, read the setpoint that the control unit gives, and say it')
+
       def rise_line
         rest = circumstances.latest('posts_rest', round: reading.round) or return
         @rise_volt = difference(value, rest.value)
@@ -39,9 +45,9 @@ module Wattomneum
         setpoint = reading.conditions.number('setpoint_volt')
         off = difference(value, setpoint)
         sum("#{Figure.volt(value)} - setpoint #{Figure.volt(setpoint)} = #{format('%+.2f', off)} V")
-        return judgement('sound', 'Follows its setpoint', weight: 'support') if off.abs <= SETPOINT_WITHIN_VOLT
+        return finding('charging.follows_setpoint', 'sound', weight: 'support') if off.abs <= SETPOINT_WITHIN_VOLT
 
-        judgement('act', 'Does not follow its setpoint', weight: 'support',
+        finding('charging.off_setpoint', 'act', weight: 'support',
                                                          rules_in: ['Alternator, its command line, or a drop on the way'])
       end
 
@@ -52,26 +58,26 @@ module Wattomneum
       end
 
       def no_rise
-        judgement('act', 'No rise over rest: it does not charge', weight: 'support', figures: { rise_volt: @rise_volt },
+        finding('charging.no_rise', 'act', weight: 'support', figures: { rise_volt: @rise_volt },
                   rules_in: ['Belt, excitation, sense, output cable or alternator'],
                   instead: 'Lamp, excitation, sense and output terminal before the alternator is condemned')
       end
 
       def idle_rises
-        judgement('sound', 'It charges; its height is judged at fast idle', weight: 'support')
+        finding('charging.idle_rises', 'sound', weight: 'support')
       end
 
       # Judged wherever the batteries may be: one answer for all of it counts, two ask for the temperature.
       def without_temperature
         places = PLAUSIBLE_CELSIUS.map { |one| place(band_at(one)) }
-        if places.uniq.size > 1 && place(band) != :in_band
-          return ask("#{Figure.volt(value)}: right at one temperature of the batteries, wrong at another", 'Say the temperature of the batteries')
-        end
+        return ask('charging.temperature_decides', 'Say the temperature of the batteries') if places.uniq.size > 1 && place(band) != :in_band
 
         against_band
       end
 
-      def ask(words, instead) = judgement('unproven', words, validity: 'unstated', weight: 'none', instead: instead)
+      def ask(code, instead)
+        finding(code, 'unproven', said: { volt: Figure.volt(value) }, validity: 'unstated', weight: 'none', instead: instead)
+      end
 
       # Where the voltage lies in a band: what it is judged as.
       def place(band)
@@ -92,7 +98,7 @@ module Wattomneum
 
         case where
         when :over then hot_and_steady? ? watched_heat : overcharging(band.over_volt)
-        when :high then watch('A little over the band: look at the sense wire')
+        when :high then watch('charging.high')
         when :in_band then in_band
         when :low_steady, :low then low(where)
         else too_low
@@ -103,38 +109,37 @@ module Wattomneum
 
       def watched_heat
         limit('charging.hot_most')
-        watch('Over the band of hot batteries, and still where many regulators stay: watch their water and temperature')
+        watch('charging.hot')
       end
 
       def ask_type
-        ask('At the top of the band it matters what stands there: gel and AGM take less', 'Enter the batteries with their type')
+        ask('charging.type_decides', 'Enter the batteries with their type')
       end
 
-      def watch(words, **rest) = judgement('watch', words, weight: 'support', **approximate, **rest)
+      def watch(code, **rest) = finding(code, 'watch', weight: 'support', **approximate, **rest)
 
       def approximate
         celsius ? {} : { validity: 'approximate', reasons: ['Battery temperature not said: judged at 25 degC'] }
       end
 
       def in_band
-        judgement('sound', 'Regulated as it should', weight: 'support', **approximate, rules_out: ['Regulator and output at light load'])
+        finding('charging.in_band', 'sound', weight: 'support', **approximate, rules_out: ['Regulator and output at light load'])
       end
 
       def overcharging(most_volt)
-        judgement('act', 'Overcharging', weight: 'support', figures: { over_by_volt: value - most_volt },
+        finding('charging.over', 'act', weight: 'support', figures: { over_by_volt: value - most_volt },
                                          rules_in: ['Sense wire or regulator ground first, then regulator'],
                                          instead: 'Read the sense terminal under load against the posts now, before the alternator is blamed')
       end
 
       # Many regulators do not compensate, and a control unit may command it.
       def low(where)
-        words = where == :low_steady ? 'Under the band for this temperature, and steady' : 'Charges, but low'
-        watch("#{words}: what kind of regulator is it, and what is its setpoint?",
+        watch("charging.#{where}",
               instead: 'Ask for the regulator and its setpoint, then read under load')
       end
 
       def too_low
-        judgement('act', 'Charges, but too low', weight: 'support', rules_in: ['Belt, output drop, case ground or regulator'],
+        finding('charging.too_low', 'act', weight: 'support', rules_in: ['Belt, output drop, case ground or regulator'],
                                                  instead: 'Output and case drop at current')
       end
     end

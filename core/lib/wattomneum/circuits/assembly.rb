@@ -29,7 +29,7 @@ module Wattomneum
 
         # What somebody drew goes before what is usual; one that draws its batteries one by one knows more of the bank than one that draws
         # it as a box.
-        ordered = sheets.sort_by.with_index do |sheet, index|
+        ordered = sheets.map { |sheet| Assembling::UnderstoodPlaces.on(sheet) }.sort_by.with_index do |sheet, index|
           [UsualSheets.made?(sheet) ? 1 : 0, -sheet.parts.grep(Parts::Battery).size, -sheet.places.size, index]
         end
         @left_out = ordered.reject { |sheet| sheet.system_volt == ordered.first.system_volt }

@@ -119,6 +119,10 @@ module Wattomneum
         Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, parts: others)
       end
 
+      # @param known [Hash{String => String}] key of a named place to the node it is
+      # @return [Sheet] with these places
+      def with_places(known) = Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, places: known)
+
       # Wire fields that a unit may override.
       WIRE_OVERRIDES = %w[from to colour section_mm2 gauge_awg length_m ohm zone].freeze
 

@@ -11,20 +11,20 @@ module Wattomneum
         return spins_free if reading.observation == 'spins_free'
 
         rows = Table.new(circumstances, round: reading.round).matches
-        judgement('act', "#{reading.spoken}: seen to fail", weight: 'support', rules_in: rows.map(&:reads_as).uniq,
+        finding('behaviour.fails', 'act', said: { seen: reading.spoken }, weight: 'support', rules_in: rows.map(&:reads_as).uniq,
                                                            rules_out: rules_out)
       end
 
       private
 
       def normal
-        judgement('sound', 'Cranks as it should', weight: 'proof',
+        finding('behaviour.normal', 'sound', weight: 'proof',
                                                   rules_out: ['Starting trouble at this temperature, this time'])
       end
 
       # Fast, and the engine stands still: nothing electrical is left to ask.
       def spins_free
-        judgement('act', 'The starter spins and the engine does not: drive or ring gear', weight: 'proof', convicts: ['starter'],
+        finding('behaviour.spins_free', 'act', weight: 'proof', convicts: ['starter'],
                   rules_in: ['Drive or ring gear'], rules_out: ['Batteries, cables, grounds and signal'],
                   traps: ['Turning slowly without the engine, on a starter of two stages, is its main contact or its volts'])
       end

@@ -40,6 +40,8 @@ module Wattomneum
 
       def asked = celsius ? "what it asks for at #{Figure.celsius(celsius)}" : 'the usual current'
 
+      def said = { share: Figure.percent(share), asked: asked }
+
       def share_line
         cold = celsius ? " x #{Figure.trim(demand_ratio, 2)} at #{Figure.celsius(celsius)}" : ''
         sum("#{Figure.ampere(value)} / usual #{Figure.ampere(system.usual_cranking_current_ampere)}#{cold} = #{Figure.percent(share)}")
@@ -63,27 +65,27 @@ module Wattomneum
       def cold_drag? = slow? && celsius && celsius < OIL_FLOWS_CELSIUS && share >= 100
 
       def drags_in_the_cold
-        judgement('watch', "#{Figure.percent(share)} of what a cold engine asks for: it drags", weight: 'support', figures: @figures,
+        finding('current.drags_in_the_cold', 'watch', said: said, weight: 'support', figures: @figures,
                   rules_in: ['Drag in the cold: oil, engine or hydraulic lock'], rules_out: ['Resistance in the path'],
                   instead: 'Ask for the oil grade, and turn it by hand')
       end
 
       def usual
-        judgement('sound', "#{Figure.percent(share)} of #{asked}", weight: 'support', figures: @figures,
+        finding('current.usual', 'sound', said: said, weight: 'support', figures: @figures,
                                                                        rules_out: ['Locked engine or shorted starter'])
       end
 
       # Far over the demand a starter is shorted or binding, once the engine is proved free: its ladder asks for that.
       def too_high
         convicts = over?('cranking.current_convicts') == :over && oil_flows? ? ['starter'] : []
-        judgement('act', "#{Figure.percent(share)} of #{asked}: something drags or is shorted", weight: 'proof', figures: @figures,
+        finding('current.too_high', 'act', said: said, weight: 'proof', figures: @figures,
                                                                                            rules_in: rows, convicts: convicts)
       end
 
       def oil_flows? = reading.conditions.said('oil_right') == :yes || (celsius && celsius > OIL_FLOWS_CELSIUS)
 
       def too_low
-        judgement('watch', "Only #{Figure.percent(share)} of #{asked}: resistance in the path, or contacts open",
+        finding('current.too_low', 'watch', said: said,
                   figures: @figures, rules_in: rows, rules_out: ['Locked engine or shorted starter'])
       end
     end

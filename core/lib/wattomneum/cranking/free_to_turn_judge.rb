@@ -8,12 +8,12 @@ module Wattomneum
       def call
         case reading.observation
         when 'free'
-          judgement('sound', 'The engine turns free', weight: 'proof', clears: ['engine'], rules_out: ['Locked engine'])
+          finding('engine.free', 'sound', weight: 'proof', clears: ['engine'], rules_out: ['Locked engine'])
         when 'tight'
-          judgement('act', 'Tight: find out why before any electrical part', weight: 'proof', convicts: ['engine'],
+          finding('engine.tight', 'act', weight: 'proof', convicts: ['engine'],
                                                                              rules_in: ['Engine or driven machine drags'])
         else
-          judgement('act', 'Locked: no electrical part will turn it', weight: 'proof', convicts: ['engine'],
+          finding('engine.locked', 'act', weight: 'proof', convicts: ['engine'],
                                                                       rules_in: ['Locked engine'])
         end
       end

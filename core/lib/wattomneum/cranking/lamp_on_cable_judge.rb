@@ -21,13 +21,13 @@ module Wattomneum
       private
 
       def nothing_proved(failing)
-        judgement('unproven', 'Lit, but a lamp can not see what stops a starter', weight: 'hint',
+        finding('cable_lamp.bright', 'unproven', weight: 'hint',
                   traps: ["It would have to show #{Figure.ohm(failing)}"],
                   instead: 'Read the drop while cranking, or pull 300 to 500 A with a pile')
       end
 
       def ohms_in_path
-        judgement('act', 'Ohms in the path, or open: it fails even a lamp', weight: 'support',
+        finding('cable_lamp.dim', 'act', weight: 'support',
                                                                             rules_in: ['Feed or ground nearly open'])
       end
     end

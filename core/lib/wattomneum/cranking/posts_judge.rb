@@ -30,7 +30,7 @@ module Wattomneum
         case side(value, @least, error)
         when :over then holds
         when :under then falls
-        else at_the_limit("Posts at #{Figure.volt(value)}", error)
+        else at_the_limit('posts.at_limit', error, said: said)
         end
       end
 
@@ -40,6 +40,7 @@ module Wattomneum
       private
 
       def celsius = reading.conditions.number('battery_temperature_celsius')
+      def said = { volt: Figure.volt(value) }
 
       # The coldest asks for least: does it matter how cold they were?
       def verdicts_over_temperatures
@@ -49,7 +50,7 @@ module Wattomneum
 
       def temperature_decides
         cold, warm = PLAUSIBLE_CELSIUS.map { |one| self.class.least_volt(system, reading, circumstances.limits, celsius: one) }
-        judgement('unproven', "#{Figure.volt(value)}: sound in deep cold, too little when warm", validity: 'unstated', weight: 'none',
+        finding('posts.temperature_decides', 'unproven', said: said, validity: 'unstated', weight: 'none',
                   reasons: ["At least #{Figure.volt(cold)} at #{Figure.celsius(PLAUSIBLE_CELSIUS.first)}, #{Figure.volt(warm)} when warm"],
                   instead: 'Say the temperature of the batteries')
       end
@@ -76,12 +77,12 @@ module Wattomneum
         return loaded_and_holds if flow.adequate?
 
         trap = flow.estimate ? ["#{flow.estimate.arithmetic}: the bank was hardly loaded, so this proves little of it"] : []
-        judgement('sound', "Posts hold #{Figure.volt(value)} while cranking is tried", weight: 'support', traps: trap,
+        finding('posts.hold_hardly_loaded', 'sound', said: said, weight: 'support', traps: trap,
                   rules_out: flow.estimate ? ['A shorted starter or a locked engine: they would pull the posts down'] : [])
       end
 
       def loaded_and_holds
-        judgement('sound', "Posts hold #{Figure.volt(value)} under the cranking current", weight: 'proof',
+        finding('posts.hold_loaded', 'sound', said: said, weight: 'proof',
                                                                                     rules_out: ['Weak bank'])
       end
 
@@ -89,13 +90,13 @@ module Wattomneum
         return lost if value < limit('cranking.posts_lost')
 
         rows = Table.new(circumstances, round: reading.round).matches
-        judgement('act', "Posts fall to #{Figure.volt(value)}", weight: 'support', rules_in: rows.map(&:reads_as).uniq,
+        finding('posts.fall', 'act', said: said, weight: 'support', rules_in: rows.map(&:reads_as).uniq,
                                                                 convicts: [],
                                                                 instead: 'Test the batteries apart, and clamp the current')
       end
 
       def lost
-        judgement('act', "Posts fall to #{Figure.volt(value)}: a connection at the battery, or the bank is open inside",
+        finding('posts.lost', 'act', said: said,
                   weight: 'support', rules_in: ['A connection at the battery'])
       end
     end

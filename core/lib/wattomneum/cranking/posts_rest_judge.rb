@@ -11,7 +11,7 @@ module Wattomneum
         least = limit('battery.charge_least')
         sum("#{Figure.volt(per_battery)} a battery = about #{Figure.percent(charged)} charged, bank together")
         verdict = charged < least ? 'watch' : 'sound'
-        judgement(verdict, "#{Figure.volt(value)} at rest across the bank", weight: 'hint', figures: { rest_volt: value },
+        finding('posts.at_rest', verdict, said: { volt: Figure.volt(value) }, weight: 'hint', figures: { rest_volt: value },
                                                                            traps: bank_trap)
       end
 

@@ -18,7 +18,7 @@ module Wattomneum
         case side(lost, most, error)
         when :over then path_fault(lost)
         when :under then full_volts
-        else at_the_limit("#{Figure.volt(lost)} lost in feed and ground", error)
+        else at_the_limit('starter.at_limit', error, said: { lost: Figure.volt(lost) })
         end
       end
 
@@ -36,12 +36,12 @@ module Wattomneum
       def flow = @flow ||= Flow.new(reading, circumstances)
 
       def needs_posts
-        judgement('unproven', 'Judged against the posts in the same state', validity: 'unstated', weight: 'none',
+        finding('starter.needs_posts', 'unproven', validity: 'unstated', weight: 'none',
                                                                             instead: 'Read the posts while cranking')
       end
 
       def path_fault(lost)
-        judgement('act', "#{Figure.volt(lost)} never reaches the starter: feed or ground", weight: 'proof',
+        finding('starter.path', 'act', said: { lost: Figure.volt(lost) }, weight: 'proof',
                                                                                      rules_in: ['Resistance in feed or ground'],
                                                                                      rules_out: ['Starter, until the path is mended'])
       end
@@ -49,20 +49,19 @@ module Wattomneum
       def full_volts
         return turning if companion('cranking_behaviour')&.observation == 'normal' || flow.adequate?
 
-        summary = 'Full volts across the starter and no current: it is open inside'
         limit('cranking.current_near_none')
         unless flow.none?
-          return judgement('unproven', 'Full volts across the starter: amperes or sag must show that none flows',
-                           weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking')
+          return finding('starter.current_unknown', 'unproven',
+                         weight: 'support', instead: 'Clamp the cable, or read posts at rest and cranking')
         end
 
         sum(flow.estimate.arithmetic)
-        judgement('act', summary, weight: 'proof', convicts: ['starter'], rules_in: ['Starter or its solenoid open'],
+        finding('starter.open', 'act', weight: 'proof', convicts: ['starter'], rules_in: ['Starter or its solenoid open'],
                                   traps: ['The cables stay unproven until current has flowed through them'])
       end
 
       def turning
-        judgement('sound', 'The starter gets its volts under current', weight: 'proof',
+        finding('starter.turning', 'sound', weight: 'proof',
                                                                        rules_out: ['Resistance in feed and ground'])
       end
     end

@@ -46,9 +46,9 @@ module Wattomneum
       end
 
       # Within the meter's own error of a limit: worth a second look, proof of nothing.
-      def at_the_limit(words, error, **rest)
+      def at_the_limit(code, error, **rest)
         sum("the meter may be off by #{Figure.volt(error)}")
-        judgement('watch', "#{words}: at the limit", weight: 'support', instead: AT_LIMIT, **rest)
+        finding(code, 'watch', weight: 'support', instead: AT_LIMIT, **rest)
       end
 
       AT_LIMIT = 'Read it again, probing straight across the two points'
@@ -69,14 +69,15 @@ module Wattomneum
 
       def companion(test_key, position: nil) = circumstances.companion(reading, test_key, position: position)
 
-      def judgement(verdict, summary, **rest)
-        Judgement.new(reading_id: reading.id, verdict: verdict, summary: summary, limits: @limits_used,
+      # A finding by its code; its sentence is made from what is said, in one place.
+      def finding(code, verdict, said: {}, **rest)
+        Judgement.new(reading_id: reading.id, code: code, verdict: verdict, summary: Findings.sentence(code, **said), limits: @limits_used,
                       arithmetic: @arithmetic, **rest)
       end
 
       # A reading that can not be used, with the way to one that can.
-      def void(summary, instead:, **rest)
-        judgement('unproven', summary, validity: 'void', weight: 'none', instead: instead, **rest)
+      def void(code, instead:, **rest)
+        finding(code, 'unproven', validity: 'void', weight: 'none', instead: instead, **rest)
       end
     end
   end

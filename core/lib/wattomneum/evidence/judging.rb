@@ -32,8 +32,9 @@ module Wattomneum
       private_class_method :open_question
 
       def self.unconfirmed(reading, question)
-        Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'unstated', weight: 'none',
-                      summary: question.text, reasons: ['The value was not confirmed'], instead: 'Read again, or confirm it')
+        Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'unstated', weight: 'none', code: 'reading.asked',
+                      summary: Findings.sentence('reading.asked', question: question.text), reasons: ['The value was not confirmed'],
+                      instead: 'Read again, or confirm it')
       end
       private_class_method :unconfirmed
 

@@ -8,7 +8,7 @@ module Wattomneum
       def call
         return clean if reading.observation == 'clean'
 
-        judgement('act', "#{reading.spoken}: measure its drop before mending, so that the cure can be proved",
+        finding('look.bad', 'act', said: { seen: reading.spoken },
                   weight: 'support', rules_in: ["#{test.short}: #{reading.spoken.downcase}"],
                   convicts: test.key == 'belt_look' ? ['belt'] : [])
       end
@@ -17,8 +17,8 @@ module Wattomneum
 
       def clean
         belt = test.key == 'belt_look'
-        judgement('sound', belt ? 'Belt looks right' : 'Looks right; a clean face can still hide a bad joint',
-                  weight: 'hint', clears: belt ? ['belt'] : [], rules_out: belt ? ['Slipping belt'] : [])
+        finding(belt ? 'look.belt' : 'look.clean', 'sound',
+                weight: 'hint', clears: belt ? ['belt'] : [], rules_out: belt ? ['Slipping belt'] : [])
       end
     end
   end

@@ -19,8 +19,9 @@ module Wattomneum
         battery = concerned(reading, system).find { |one| !one.lead_acid? }
         return if battery.nil? || reading.conditions.number('setpoint_volt')
 
-        Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'void', weight: 'none',
-                      summary: "#{battery.tag} is a #{Batteries::Battery::TYPES.fetch(battery.type)} battery: lead-acid limits do not hold for it",
+        said = { tag: battery.tag, kind: Batteries::Battery::TYPES.fetch(battery.type) }
+        Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'void', weight: 'none', code: 'battery.other_kind',
+                      summary: Findings.sentence('battery.other_kind', **said),
                       instead: INSTEAD.fetch(battery.type))
       end
 

@@ -16,7 +16,10 @@ module Wattomneum
           resistance_ohm: value, voltage_across_volt: reading.conditions.number('voltage_across_volt'),
           reversed_ohm: reading.conditions.number('reversed_ohm'), limits: circumstances.limits
         )
-        return void(objections.first, instead: 'Free both ends, switch off, prove 0 V, measure again') if objections.any?
+        if objections.any?
+          return void('wire_ohms.void', said: { objection: objections.first },
+instead: 'Free both ends, switch off, prove 0 V, measure again')
+        end
         return open_wire if reading.overload
 
         close_or_high
@@ -25,7 +28,7 @@ module Wattomneum
       private
 
       def open_wire
-        judgement('act', 'OL: the wire is open', weight: 'support', rules_in: ['Break in the start signal wire'])
+        finding('wire_ohms.open', 'act', weight: 'support', rules_in: ['Break in the start signal wire'])
       end
 
       def close_or_high
@@ -35,13 +38,13 @@ module Wattomneum
             "#{Figure.ohm(failing)}; #{STEPS_TO_TRUST} x meter step = #{Figure.ohm(STEPS_TO_TRUST * METER_RESOLUTION_OHM)}")
         return high if value > STEPS_TO_TRUST * METER_RESOLUTION_OHM
 
-        judgement('unproven', 'Reads whole, but what would fail it is below what this meter can tell', weight: 'hint',
+        finding('wire_ohms.whole', 'unproven', weight: 'hint',
                   traps: ['At the resolution of the meter and its leads: one strand reads the same as a sound wire'],
                   instead: 'Read the signal at the solenoid while cranking')
       end
 
       def high
-        judgement('act', "#{Figure.ohm(value)} in a wire that feeds a solenoid", weight: 'support',
+        finding('wire_ohms.high', 'act', said: { ohm: Figure.ohm(value) }, weight: 'support',
                   rules_in: ['Resistance in the start signal wire'])
       end
     end

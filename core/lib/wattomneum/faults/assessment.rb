@@ -116,11 +116,11 @@ module Wattomneum
       def point_judgements
         return paths.judgements if paths
 
-        unproven = { verdict: 'unproven', validity: 'unstated', weight: 'none', summary: NO_CIRCUIT }
+        unproven = { verdict: 'unproven', validity: 'unstated', weight: 'none', code: 'circuit.none', summary: NO_CIRCUIT }
         @drops.points.to_h { |reading| [reading.id, Evidence::Judgement.new(reading_id: reading.id, **unproven)] }
       end
 
-      NO_CIRCUIT = "This unit's sheets do not go together to one circuit"
+      NO_CIRCUIT = Evidence::Findings.sentence('circuit.none')
       private_constant :NO_CIRCUIT
 
       def step_along_paths

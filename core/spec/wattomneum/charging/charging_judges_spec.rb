@@ -128,6 +128,16 @@ RSpec.describe Wattomneum::Charging do
     expect(judge(reading('charging_loaded', 27.1, system: series_pair), system: series_pair).verdict).to eq('sound')
   end
 
+  # Rule 12: for a commanded alternator low volts prove nothing until it was commanded high.
+  it 'asks what a commanded alternator was asked for before low volts say anything' do
+    commanded = parallel_pair(regulator: 'commanded')
+    low = reading('charging_fast_idle', 13.0, system: commanded)
+    expect(judge(reading('posts_rest', 12.6), low, system: commanded).to_h).to include(verdict: 'unproven', code: 'charging.not_commanded')
+    asked = reading('charging_fast_idle', 13.0, system: commanded, conditions: low.conditions.to_h.merge('setpoint_volt' => 14.4))
+    expect(judge(asked, system: commanded).verdict).to eq('act')
+    expect(judge(reading('charging_fast_idle', 14.2, system: commanded), system: commanded).verdict).to eq('sound')
+  end
+
   it 'allows 0.5 V peak to peak or 0.1 V AC of ripple, twice that on 24 V' do
     verdicts = [['V pp', 0.5], ['V pp', 0.6], ['V AC', 0.1], ['V AC', 0.15]].map do |unit, value|
       judge(reading('ripple', value, unit: unit)).verdict

@@ -139,6 +139,6 @@ RSpec.describe 'By keyboard alone' do
     tab_to_button('Save the repair')
     press(:enter)
     expect(page).to have_no_css('[role=dialog]')
-    unit.mend(step[:element])
+    unit.mend(**step.slice(:element, :unit, :position))
   end
 end

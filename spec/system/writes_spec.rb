@@ -119,7 +119,7 @@ RSpec.describe 'Writing' do
   it 'keeps a sheet as it was typed when the session ends while the tab sleeps' do
     visit "/jobs/#{job.id}"
     click_button 'Record a repair'
-    select 'Starter cable and its ends', from: 'Part'
+    select 'Strap, BLOCK to FRAME', from: 'Part'
     fill_in 'Parts', with: 'Strap 35 mm'
     Server::Models::Session.dataset.update(ended_at: Time.now.utc, ended_because: 'spec')
     fill_in 'Minutes', with: '1h 30'

@@ -33,11 +33,11 @@ function StopRow({ stop, side, onTouch }: { stop: Stop; side: 'feed' | 'return';
         <button
           type="button"
           className={`${row} min-h-12 dense:min-h-8`}
-          aria-label={`Measure at ${stop.label}`}
           onClick={() => {
             onTouch(stop.node)
           }}
         >
+          <span className="sr-only">Measure at </span>
           {words}
         </button>
       ) : (

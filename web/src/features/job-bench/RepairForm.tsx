@@ -30,12 +30,20 @@ function partFrom(part: string) {
   return part.startsWith('unit:') ? { unit: key } : { element: key }
 }
 
+const unitOption = (one: { key: string; label: string }) => (
+  <option key={one.key} value={`unit:${one.key}`}>
+    {one.label}
+  </option>
+)
+
 /** Record a repair: what, why, how, how long, for good or for now, proved by which reading, what was disturbed. */
 export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void }) {
   const step = job.next_step
   const { data: lists } = useQuery(catalogue())
-  const onCircuit = job.symptom.along_paths || step.unit !== null
-  const units = useQuery(jobPoints(job.id, onCircuit)).data?.units
+  // Waited for only where the choice to begin with is one of them: without network the parts of their own are there at once.
+  const needed = job.symptom.along_paths || step.unit !== null
+  const units = useQuery(jobPoints(job.id, true)).data?.units
+  const near = new Set([...(job.path?.feed ?? []), ...(job.path?.return ?? [])].map((stretch) => stretch.unit))
   const failing = job.readings.filter((reading) => reading.fate === null && reading.judged?.verdict === 'act')
   const [empty] = useState({
     part: partOf(job),
@@ -77,7 +85,7 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
     ),
   )
   // A list that comes after its choice would show another one than it sends.
-  if (!lists || (onCircuit && !units)) return <Waiting what="causes and actions" />
+  if (!lists || (needed && !units)) return <Waiting what="causes and actions" />
 
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
@@ -91,13 +99,14 @@ export function RepairForm({ job, onDone }: { job: JobBench; onDone: () => void 
                 </option>
               ))}
             </optgroup>
+            {units && near.size > 0 && (
+              <optgroup label={`On the way to ${job.path?.load ?? ''} and back`}>
+                {units.filter((one) => near.has(one.key)).map(unitOption)}
+              </optgroup>
+            )}
             {units && (
-              <optgroup label="On its circuit">
-                {units.map((one) => (
-                  <option key={one.key} value={`unit:${one.key}`}>
-                    {one.label}
-                  </option>
-                ))}
+              <optgroup label={near.size > 0 ? 'Elsewhere on its circuit' : 'On its circuit'}>
+                {units.filter((one) => !near.has(one.key)).map(unitOption)}
               </optgroup>
             )}
           </select>

@@ -19,6 +19,7 @@ module Wattomneum
         case part
         when Parts::Load then [consumer(part, part.id, part.label, part.pins.first, part.pins.last)]
         when Parts::Relay then [consumer(part, part.id, "coil of #{part.label}", '86', '85')]
+        when Parts::Alternator then part.fields['field'] ? [consumer(part, "#{part.id} field", "field of #{part.label}", *part.field_pins)] : []
         when Parts::ControlUnit then [*pins(part, 'supply'), *pins(part, 'input')].product(pins(part, 'ground')).map { |pair| inside(part, *pair) }
         else []
         end

@@ -49,7 +49,7 @@ module Wattomneum
 
       def key_of(index)
         one = @circuit.owned[index]
-        return STARTER if starter_items.include?((one.wire || one.part).uuid) && one.ring_of.nil?
+        return STARTER if starter_items.include?((one.wire || one.ring_of || one.part).uuid)
         return "wire #{(one.wire || one.ring_of).number}" if one.wire || mount?(one.ring_of)
         return "#{one.part.ring_word} of wire #{one.ring_of.number} on #{one.part.id}" if one.ring_of
 

@@ -192,7 +192,7 @@ module Wattomneum
       MOST_OHM = 100.0
       private_constant :LEAST_OHM, :MOST_OHM
 
-      def external? = @system.regulator.start_with?('external')
+      def external? = @system.regulator_outside?
 
       # A neutral switch lies in the ground of the start relay's coil.
       def interlock

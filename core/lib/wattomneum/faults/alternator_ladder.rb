@@ -18,13 +18,24 @@ module Wattomneum
          sound_rung('belt', 'Belt tight and dry', 'belt_look'),
          sound_rung('output_terminal', 'Output terminal at battery volts, engine stopped', 'output_terminal_stopped'),
          *sense_rung,
-         sound_rung('excitation', 'Excitation feed carries a lamp', 'excitation_feed'),
+         sound_rung('excitation', 'Excitation feed carries a lamp', 'excitation_feed'), *field_rung,
          sound_rung('case', 'Case ground drop', 'alternator_case_drop'),
          output_rung, ripple_rung]
       end
 
+      # Where a regulator stands outside, it and all that it needs are cleared by the volts that it puts across the field.
+      def field_rung
+        field = assessment.paths&.field or return []
+        judgement = assessment.paths.judgement(Paths::Probes.across(field, 'key_on'))
+        [rung('field', 'Its field has its volts, key on', []) do
+          next ['open', 'Not measured'] if judgement.nil?
+
+          judgement.code == 'load.has_volts' ? ['done', judgement.summary] : ['failed', judgement.summary]
+        end]
+      end
+
       def sense_rung
-        assessment.system.has_sense ? [sound_rung('sense', 'Sense feed carries a lamp', 'sense_feed')] : []
+        Readings::Catalogue.fetch('sense_feed').fits?(assessment.system) ? [sound_rung('sense', 'Sense feed carries a lamp', 'sense_feed')] : []
       end
 
       # An output test that failed, or no rise at all. The height of the voltage alone condemns nothing.

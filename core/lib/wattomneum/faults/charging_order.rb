@@ -7,11 +7,13 @@ module Wattomneum
       WHEN_IT_FAILS = %w[output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
       OVERCHARGE = %w[sense_feed alternator_case_drop].freeze
       WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop].freeze
+      # What is about the alternator itself.
+      BEFORE_ITSELF = ['ripple', 'alternator_output', nil].freeze
       # Straight along a path from the post, where its test fails: the place at its other end.
       ALONG = { 'output_terminal_stopped' => %w[positive_post alternator_output], 'sense_feed' => %w[positive_post sense_terminal],
                 'alternator_output_drop' => %w[positive_post alternator_output],
                 'alternator_case_drop' => %w[negative_post alternator_case] }.freeze
-      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG
+      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG, :BEFORE_ITSELF
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -32,11 +34,12 @@ module Wattomneum
 
       # @return [Step, nil]
       def call
-        found = locate
+        found = BankInside.new(@assessment, @steps).call || locate
         return found if found
 
         keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
         key = keys.find { |test| fits?(test) && @steps.open?(test) }
+        return field if fails? && BEFORE_ITSELF.include?(key) && field
         return @steps.measure(key, why: why(key)) if key
 
         condemn if fails?
@@ -61,12 +64,19 @@ module Wattomneum
 why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
       end
 
-      # Through the charge lamp, or through the regulator outside.
+      # Through the charge lamp; where a regulator stands outside, its field says all.
       def excitation
         return unless @assessment.judgement('excitation_feed')&.act?
 
-        fed = [@assessment.paths.circumstances.uses.charge_lamp, *@assessment.machine.sheet.parts.grep(Circuits::Parts::ControlUnit)].compact.first
-        fed && @steps.down(@assessment.machine.consumers.needed(fed), 'key_on')
+        lamp = @assessment.paths.circumstances.uses.charge_lamp
+        lamp ? @steps.down(@assessment.machine.consumers.needed(lamp), 'key_on') : field
+      end
+
+      # A regulator of its own is looked into before the alternator is.
+      def field
+        return @field if defined?(@field)
+
+        @field = @assessment.paths.field&.then { |consumer| @steps.down([consumer], 'key_on') }
       end
 
       def fits?(test)

@@ -89,7 +89,17 @@ module Wattomneum
 
       # -- mending what is convicted
 
-      def mend
+      def mend = by_its_coil || mend_convicted
+
+      # Called with full volts and silent.
+      def by_its_coil
+        ladder = assessment.ladders.find { |one| one.is_a?(StarterLadder) && one.by_its_coil? }
+        return if ladder.nil? || mended_in_vain?('starter', nil) || assessment.reading('cranking_behaviour')&.observation != 'silent'
+
+        climb('starter', nil)
+      end
+
+      def mend_convicted
         convicted.lazy.filter_map do |element, position, judgement|
           LADDERED.include?(element) ? climb(element, position) : repair(element, position, judgement.summary, judgement.reading_id)
         end.first
@@ -150,7 +160,9 @@ module Wattomneum
         judgement = assessment.current_judgements.find do |one|
           one.act? && one.convicts.include?(element) && position_of(one, element) == position
         end
-        judgement && reading_by_id(judgement.reading_id)
+        return reading_by_id(judgement.reading_id) if judgement
+
+        assessment.reading('cranking_behaviour') if element == 'starter'
       end
 
       def repair(element, position, why, reading_id)

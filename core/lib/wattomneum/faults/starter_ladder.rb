@@ -7,11 +7,16 @@ module Wattomneum
       # @return [String]
       def suspect = 'starter'
 
+      # @return [Boolean] whether its own coil convicts it: full volts across it, called, and silent
+      def by_its_coil? = evidence == :coil
+
       private
 
       def build_rungs
         case evidence
         when :spins then [seen_rung, evidence_rung]
+        when :coil
+          [seen_rung, sound_rung('posts', 'Posts hold while cranking is tried', 'posts_cranking'), evidence_rung]
         when :current then [seen_rung, engine_rung, *paths, batteries_rung, evidence_rung]
         else
           [seen_rung, batteries_rung, sound_rung('posts', 'Posts hold while cranking is tried', 'posts_cranking'),
@@ -24,8 +29,16 @@ module Wattomneum
         @evidence ||= if convicts?('cranking_behaviour') then :spins
                       elsif convicts?('cranking_current') then :current
                       elsif convicts?('starter_terminal') then :open
+                      elsif coil&.code == 'load.dead_with_volts' then :coil
                       else :none
                       end
+      end
+
+      # Volts across its own coil while it is called and silent.
+      def coil
+        node = assessment.machine.sheet.places['solenoid_terminal'] if assessment.machine
+        consumer = node && assessment.machine.consumers.all.find { |one| [one.from, one.to].include?(node) }
+        consumer && assessment.paths.judgement(Paths::Probes.across(consumer, 'cranking'))
       end
 
       def convicts?(test_key) = assessment.judgement(test_key)&.convicts&.include?('starter')
@@ -41,6 +54,8 @@ module Wattomneum
 
       def evidence_rung
         rung('evidence', 'Evidence against the starter itself', ['starter_terminal']) do
+          next ['done', coil.summary] if evidence == :coil
+
           test = EVIDENCE[evidence]
           judgement = assessment.judgement(test || 'starter_terminal')
           next ['done', judgement.summary] if test

@@ -39,16 +39,19 @@ module Wattomneum
         return found if found
 
         key = at_the_key.find { |test| assessment.reading(test).nil? }
-        key && steps.measure(key, why: 'It fails now: posts, stud and case in one go, before batteries are taken apart')
+        return steps.measure(key, why: 'It fails now: posts, stud and case in one go, before batteries are taken apart') if key
+
+        inside.call
       end
 
       # @return [Step, nil]
-      def call = posts || weak_bank || locate || signal_side || by_behaviour
+      def call = posts || inside.call || weak_bank || locate || signal_side || by_behaviour || inside_the_starter
 
       private
 
       attr_reader :assessment, :steps
 
+      def inside = @inside ||= BankInside.new(assessment, steps)
       def behaviour = assessment.reading('cranking_behaviour').observation
 
       # The clamp belongs to it where current flows, and where the posts fall.
@@ -113,7 +116,7 @@ module Wattomneum
       # The signal is fed from where the starter is: while that feed fails, relays let go and a low signal says nothing of key, interlocks
       # and relay. Else the signal side is a path like any other.
       def signal_side
-        return unless assessment.judgement('solenoid_signal')&.act?
+        return unless assessment.judgement('solenoid_signal')&.act? && !assessment.judgement('posts_cranking')&.act?
         return steps.measure('positive_drop', why: SHARED_FEED) if assessment.reading('positive_drop').nil?
 
         coil = solenoid_coil
@@ -122,6 +125,25 @@ module Wattomneum
 
       SHARED_FEED = 'A low signal with a failing feed is the feed: which of them is it?'
       private_constant :SHARED_FEED
+
+      # Silent though it is called: volts across its own coil. Slow, or a click, though feed and ground are whole: the drop across its own
+      # contact, from the stud to the motor.
+      def inside_the_starter
+        return unless AT_THE_KEY.key?(behaviour)
+
+        coil = solenoid_coil or return
+        probe = behaviour == 'silent' ? Paths::Probes.across(coil, 'cranking') : contact_of(coil)
+        return if probe.nil? || assessment.paths.reading(probe) || WHOLE_PATHS.any? { |key| assessment.judgement(key)&.act? }
+
+        steps.between(probe, why: 'All that leads to it is whole: what does the starter make of it?')
+      end
+
+      def contact_of(coil)
+        solenoid = assessment.machine.sheet.part(coil.from.split(':', 2).first)
+        stud = assessment.machine.sheet.places['starter_stud']
+        motor = %w[30 87].map { |pin| solenoid.node(pin) }.find { |node| node != stud } if solenoid.is_a?(Circuits::Parts::Relay)
+        motor && Readings::Probe.new(by: 'volts', from: stud, to: motor, situation: 'cranking')
+      end
 
       def solenoid_coil
         node = assessment.machine.sheet.places['solenoid_terminal']

@@ -80,7 +80,7 @@ module Wattomneum
         return false if (per_battery? || POSTS.intersect?([from, to].compact)) && !system.battery?
         return false if (STARTS.include?(key) || state == 'cranking') && !system.starter?
 
-        self.when != 'sense' || system.has_sense
+        self.when != 'sense' || (system.has_sense && !system.regulator_outside?)
       end
 
       # @param system [Units::ElectricalSystem]

@@ -44,6 +44,9 @@ module Wattomneum
       # @return [Array<String>] positions in use, "A" first
       def positions = POSITIONS.first(battery_count)
 
+      # @return [Boolean] whether a regulator of its own stands beside the alternator, with its own supply, ground and sense
+      def regulator_outside? = regulator.start_with?('external')
+
       # @return [Boolean] false where the engine is started by hand or from another unit
       def starter? = !usual_cranking_current_ampere.nil?
 

@@ -56,7 +56,12 @@ RSpec.describe Wattomneum::Faults::NextStep do
     all = ground_work(behaviour: 'slow', cranking_volt: 11.0) +
           [reading('cranking_current', 300.0), reading('ground_drop', 0.05), reading('positive_drop', 0.1), reading('solenoid_signal', 10.9),
            reading('engine_by_hand', 'free')]
-    expect([step(all).kind, step(all).title]).to eq(['watch', 'No part is proved: park it with what is suspected'])
+    # The last thing that could speak against it: the drop over its own contact.
+    contact = Wattomneum::Readings::Probe.new(by: 'volts', from: 'K2:30', to: 'K2:87', situation: 'cranking')
+    expect(step(all).probe).to eq(contact)
+    whole = Wattomneum::Readings::PointReading.new(id: 'contact', probe: contact, value: 0.03, taken_at: 900)
+    parked = step(all, points: [whole])
+    expect([parked.kind, parked.title]).to eq(['watch', 'No part is proved: park it with what is suspected'])
   end
 
   it 'condemns a starter that takes far more than the engine asks for, once the engine is free and the path sound' do
@@ -91,7 +96,13 @@ RSpec.describe Wattomneum::Faults::NextStep do
     expect(step([*falling, reading('cranking_current', 1200.0), reading('ground_drop', 0.05),
                  reading('positive_drop', 0.05)]).test_key).to eq('engine_by_hand')
     drops = [reading('ground_drop', 0.05), reading('positive_drop', 0.05)]
-    expect(step([*falling, reading('cranking_current', 600.0), *drops]).test_key).to eq('load_test')
+    links = [%w[BAT_A:+ BAT_B:+], %w[BAT_A:- BAT_B:-]].map do |from, to|
+      probe = Wattomneum::Readings::Probe.new(by: 'volts', from: from, to: to, situation: 'cranking')
+      Wattomneum::Readings::PointReading.new(id: from, probe: probe, value: 0.05, taken_at: 900)
+    end
+    weak = [*falling, reading('cranking_current', 600.0), *drops]
+    expect(step(weak).why).to eq('The posts fall: is it a battery, or what joins them?')
+    expect(step(weak, points: links).test_key).to eq('load_test')
   end
 
   describe 'behind a failing ground' do

@@ -8,6 +8,8 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
   joint = ->(item, ohm) { Wattomneum::Practice::Fault.new(item: item, adds_ohm: ohm) }
   cut = ->(item) { Wattomneum::Practice::Fault.open(item) }
 
+  def externally_regulated = series_pair(regulator: 'external_b')
+
   # What no circuit has.
   part = lambda do |element, kind, amount = nil, position = nil|
     Wattomneum::Practice::UnitFault.new(element: element, kind: kind, amount: amount, position: position)
@@ -60,6 +62,9 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
     'the coil of the start relay' => [:series_pair, ->(_) { [cut.call('K1 coil')] }],
     'the wire to that coil' => [:series_pair, ->(random) { [joint.call('wire 15', random.rand(300.0..900.0))] }],
     'the fuse of the key switch' => [:parallel_pair, ->(_) { [cut.call('F1')] }],
+    'the coil of the solenoid' => [:parallel_pair, ->(_) { [cut.call('K2 coil')] }],
+    'the contact of the solenoid' => [:series_pair, ->(random) { [joint.call('K2 contact 30 to 87', random.rand(0.02..0.1))] }],
+    'a link between two batteries' => [:series_pair, ->(random) { [joint.call('BAT_A clamp of wire link B', random.rand(0.03..0.2))] }],
     'a starter that spins free' => [:parallel_pair, ->(_) { [part.call('starter', 'spins')] }],
     'a shorted starter' => [:parallel_pair, ->(_) { [part.call('starter', 'shorted', 0.006)] }],
     'nothing at all' => [:parallel_pair, ->(_) { [] }]
@@ -75,6 +80,9 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
     'a bad bracket' => [:parallel_pair, ->(random) { [joint.call('wire bracket', random.rand(0.005..0.05))] }],
     'a sense joint with key-on loads' =>
       [:parallel_pair, ->(random) { [joint.call('wire 34', random.rand(1.0..3.0)), part.call('loads', 'on', 25.0)] }],
+    'the ground of a regulator outside' => [:externally_regulated, ->(_) { [cut.call('G2 wire 42')] }],
+    'the wire to its field' => [:externally_regulated, ->(_) { [cut.call('wire 44')] }],
+    'the regulator itself' => [:externally_regulated, ->(_) { [cut.call('U1 high side field')] }],
     'a slack belt' => [:parallel_pair, ->(_) { [part.call('belt', 'dead')] }],
     'nothing charging' => [:series_pair, ->(_) { [] }]
   }

@@ -29,6 +29,9 @@ module Wattomneum
                      least_volt: volt * CHARGES_RATIO, codes: fields.fetch('codes', []).map(&:to_s))]
         end
 
+        # @return [Array(String, String)] pins of the field winding, the live one first
+        def field_pins = [exciter, field_ground]
+
         CHARGES_RATIO = 0.95
         private_constant :CHARGES_RATIO
 

@@ -59,7 +59,9 @@ module Wattomneum
           found = @circumstances.readings.reverse.find do |one|
             one.probe.by == 'seen' && one.probe.from.split(':', 2).first == id && beside?(one, probe, round)
           end
-          found ? found.observation : lamp_as_seen(id, probe, round)
+          return found.observation if found
+
+          consumer.unit == Circuits::RepairUnits::STARTER ? solenoid_as_heard(probe, round) : lamp_as_seen(id, probe, round)
         end
 
         # @return [Circuits::Part, nil] the charge lamp, where the circuit draws one
@@ -84,13 +86,14 @@ module Wattomneum
           { 'lit' => 'works', 'dark' => 'dead' }[charge_lamp_seen(round)]
         end
 
-        # What was seen to work had its current; a starter that clicks had its solenoid pulled in.
-        def works?(consumer, probe, round)
-          return seen(consumer, probe, round) == 'works' unless consumer.unit == Circuits::RepairUnits::STARTER
-
+        # A starter that clicks had its solenoid pulled in; one that is silent had not.
+        def solenoid_as_heard(probe, round)
           did = tested('cranking_behaviour', round) if probe.situation == 'cranking'
-          !did.nil? && did != 'silent'
+          did && (did == 'silent' ? 'dead' : 'works')
         end
+
+        # What was seen to work had its current.
+        def works?(consumer, probe, round) = seen(consumer, probe, round) == 'works'
 
         def by_volts(consumer, probe, round)
           across = @circumstances.readings.reverse.find do |one|

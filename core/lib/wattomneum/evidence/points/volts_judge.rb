@@ -40,7 +40,7 @@ module Wattomneum
           path = finder.between(probe.from, probe.to)
           @alone = machine.repair_units.along(path.steps.map(&:index))
           sound = circumstances.volt_between(probe.from, probe.to, probe).abs
-          @share = value.abs / scaled(sound) if sound > LEAST_APART_VOLT
+          @share = value.abs / scaled(sound) if scaled(sound) > LEAST_APART_VOLT
           path.complete && !path.plain? && @alone.size == 1 && !@share.nil? && @share > 100.0 / limit('path.load_volts_least')
         end
 

@@ -12,6 +12,9 @@ module Wattomneum
           @situation = situation
         end
 
+        # @return [Array<Readings::Probe>] one for each link, from post to post with its clamps
+        def whole = links.map { |wire| Readings::Probe.new(by: 'volts', from: wire.from, to: wire.to, situation: @situation) }
+
         # @return [Array<Readings::Probe>] one for each clamp and link between two batteries
         def probes
           links.flat_map { |wire| pieces(wire) }

@@ -80,6 +80,9 @@ module Wattomneum
         # @return [Array<String>] what has to be seen and read again before this job can be closed, in words
         def owed = CloseGate.new(self).owed_words
 
+        # @return [Circuits::Consumer, nil] field of an alternator whose regulator stands outside it
+        def field = machine.consumers.all.find { |one| one.key.end_with?(' field') }
+
         # @return [Circuits::Part, nil] what fails
         def part = machine.sheet.part(symptom.part.to_s)
 

@@ -86,7 +86,7 @@ module Wattomneum
           unit = @case.machine.repair_units.fetch(list.first.unit)
           return unless unit.laddered && !@case.mended_in_vain?(unit.key) && Ladder.new(@case, part).then { |one| proved?(one, part) }
 
-          Step.new(kind: 'condemn', unit: unit.key, minutes: unit.minutes, failing_reading_id: @case.reading(@case.seen_probe).id,
+          Step.new(kind: 'condemn', unit: unit.key, minutes: unit.minutes, failing_reading_id: seen_to_fail.id,
                    risks: unit.cautions, title: "#{unit.label} is proved bad: replace or repair it",
                    why: 'Every supply, ground and request of it is right, and it does nothing')
         end
@@ -94,7 +94,14 @@ module Wattomneum
         # Where the complaint is about what it drives, that this is seen dead stands for its own being dead.
         def proved?(ladder, part)
           rungs = part == @case.part ? ladder.rungs : ladder.rungs.drop(1)
-          rungs.all? { |rung| rung.state == 'done' } && @case.judgement(@case.seen_probe)&.act?
+          rungs.all? { |rung| rung.state == 'done' } && !seen_to_fail.nil?
+        end
+
+        # The complaint itself: what does not work, or that it does not charge.
+        def seen_to_fail
+          return @case.circumstances.tests.latest('charging_fast_idle') if @case.part.nil?
+
+          @case.reading(@case.seen_probe) if @case.judgement(@case.seen_probe)&.act?
         end
 
         # Whether all that these need has been read and is there.

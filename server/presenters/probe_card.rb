@@ -5,9 +5,6 @@ module Server
     # A reading between two points as the pad needs it: where, how, in which state, and what a sound circuit shows.
     module ProbeCard
       CORE = Wattomneum
-      # What helps such a reading to count, by how it is measured.
-      CONDITIONS = { 'volts' => %w[posts_now_volt load_on current_ampere meter_proved], 'ohms' => %w[voltage_across_volt reversed_ohm] }.freeze
-      private_constant :CONDITIONS
 
       # @param probe [CORE::Readings::Probe]
       # @param assessment [CORE::Faults::Assessment] with a circuit
@@ -19,7 +16,7 @@ module Server
         { by: probe.by, label: words[0].upcase + words[1..], from: point(machine, probe.from), to: point(machine, probe.to),
           situation: situation.key, situation_label: situation.label, opened: probe.opened, instrument: way.instrument, quantity: way.quantity,
           units: CORE::Quantities::Unit.symbols(way.quantity), choices: way.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
-          cautions: CORE::Safety::Cautions.fetch_all(situation.cautions).map(&:to_h), conditions: conditions(probe.by),
+          cautions: CORE::Safety::Cautions.fetch_all(situation.cautions).map(&:to_h), conditions: conditions(probe, assessment),
           expected: Expectation.call(probe, assessment) }
       end
 
@@ -28,7 +25,9 @@ module Server
         { node: node, label: point.label, zone: point.zone && (machine.sheet.zones.dig(point.zone, 'label') || point.zone) }
       end
 
-      def self.conditions(way) = CONDITIONS.fetch(way, []).map { |key| TestCard.condition(key, required: false) }
+      def self.conditions(probe, assessment)
+        CORE::Evidence::Points::Asked.of(probe, assessment.paths.circumstances).map { |key| TestCard.condition(key, required: false) }
+      end
       private_class_method :point, :conditions
     end
   end

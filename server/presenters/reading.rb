@@ -61,7 +61,7 @@ module Server
         return if key == 'value_confirmed'
         return "#{Wattomneum::Quantities::Figure.trim(said, 2)} #{definition['unit']}" if said.is_a?(Numeric)
 
-        said == 'yes' ? definition['label'].downcase : "not #{definition['label'].downcase}"
+        said == 'yes' ? Wattomneum::Wording.inside(definition['label']) : "not #{Wattomneum::Wording.inside(definition['label'])}"
       end
       private_class_method :said_words
     end

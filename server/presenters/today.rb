@@ -33,7 +33,7 @@ module Server
         @result.temporary.map do |repair|
           overdue = repair.temporary_until < @result.days.fetch(repair.job.unit.yard_id)
           line(kind: 'temporary', verdict: overdue ? 'act' : 'watch', unit: repair.job.unit, rank: repair.temporary_until.jd,
-               words: "Temporary: #{repair.part_label.downcase}, holds until " \
+               words: "Temporary: #{Wattomneum::Wording.inside(repair.part_label)}, holds until " \
                       "#{repair.temporary_until.strftime('%-d %b')}#{', overdue' if overdue}",
                since: repair.made_at.iso8601, action: 'Make it permanent', path: "/jobs/#{repair.job_id}")
         end

@@ -40,7 +40,7 @@ module Server
 
           unless ladder.complete? || input[:override_reason]
             raise Wattomneum::RefusedError,
-                  "#{ladder.label} is not proved bad: #{ladder.missing.label.downcase} is missing"
+                  "#{ladder.label} is not proved bad: #{Wattomneum::Wording.inside(ladder.missing.label)} is missing"
           end
 
           return self if condemned_this_round?(input)

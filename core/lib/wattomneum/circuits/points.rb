@@ -40,10 +40,10 @@ module Wattomneum
       # @return [String] "starter case", "clamp of wire 5 on BAT_A:-", "K11:87"
       def spoken(node)
         role = Roles::ALL.find { |one| @sheet.places[one.key] == node }
-        return role.label.delete(',').sub(/\A[A-Z](?=[a-z])/, &:downcase) if role
+        return Wording.inside(role.label.delete(',')) if role
 
         point = by_node[node]
-        point&.pin&.start_with?(RING) ? point.label.split(', ', 2).first.sub(/\A./, &:downcase) : Points.drawn(node)
+        point&.pin&.start_with?(RING) ? Wording.inside(point.label.split(', ', 2).first) : Points.drawn(node)
       end
 
       # @param item_uuid [String]

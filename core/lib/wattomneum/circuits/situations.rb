@@ -35,8 +35,8 @@ module Wattomneum
       # @param label [String]
       # @return [Situation]
       def self.own(state, label)
-        Situation.new(key: state, label: label.downcase, isolator: 'closed', key_switch: 'on', engine: 'stopped', loads: 'off', sheet_state: state,
-                      cautions: []).freeze
+        Situation.new(key: state, label: Wording.inside(label), isolator: 'closed', key_switch: 'on', engine: 'stopped',
+                      loads: 'off', sheet_state: state, cautions: []).freeze
       end
     end
   end

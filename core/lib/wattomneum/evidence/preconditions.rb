@@ -25,7 +25,7 @@ module Wattomneum
       # @return [Array<String>] what nobody said
       def unstated
         keys = required.select { |key| said(key) == :not_said }
-        keys.map { |key| "Not said: #{definition(key)['label'].downcase}" }
+        keys.map { |key| "Not said: #{Wording.inside(definition(key)['label'])}" }
       end
 
       # @return [String, nil] what to do instead, for the first thing that is wrong
@@ -58,7 +58,7 @@ module Wattomneum
       end
 
       def refused
-        required.select { |key| said(key) == :no }.map { |key| "Not so: #{definition(key)['label'].downcase}" }
+        required.select { |key| said(key) == :no }.map { |key| "Not so: #{Wording.inside(definition(key)['label'])}" }
       end
 
       def said(key) = @reading.conditions.said(key)

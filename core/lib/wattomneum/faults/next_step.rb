@@ -67,7 +67,7 @@ module Wattomneum
 
         Step.new(kind: 'prove', test_key: test.key, position: proof.before.position, minutes: test.minutes,
                  failing_reading_id: proof.before.id, element: proof.repair.element,
-                 title: "Prove it: #{test.label.downcase}#{at_position(proof.before.position)}",
+                 title: "Prove it: #{Wording.inside(test.label)}#{at_position(proof.before.position)}",
                  why: "It showed the fault at #{proof.before.spoken}: same points, same state")
       end
 
@@ -153,7 +153,7 @@ module Wattomneum
         return each_battery if rung.position.nil? && Readings::Catalogue.fetch(test_key).per_battery?
         return if in_vain?(test_key, rung.position)
 
-        measure(test_key, position: rung.position, why: "#{ladder.label} is suspected; this rung of its proof is open: #{rung.label.downcase}")
+        measure(test_key, position: rung.position, why: "#{ladder.label} is suspected; this rung of its proof is open: #{Wording.inside(rung.label)}")
       end
 
       def failing_reading_for(element, position)
@@ -168,7 +168,7 @@ module Wattomneum
       def repair(element, position, why, reading_id)
         part = Units::Parts.fetch(element)
         Step.new(kind: 'repair', element: element, position: position, minutes: part.minutes, why: why,
-                 failing_reading_id: reading_id, title: "Mend: #{part.label.downcase}")
+                 failing_reading_id: reading_id, title: "Mend: #{Wording.inside(part.label)}")
       end
 
       # -- after a repair

@@ -71,7 +71,7 @@ module Wattomneum
         return 'below zero: leads the wrong way round, or a battery charged backwards' if value.negative?
         return 'nearly the whole system, which a drop shows only at an open joint' if test.along_circuit? && !test.feed? && value > range.end
 
-        "#{test.label.downcase} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
+        "#{Wording.inside(test.label)} usually reads #{Quantities::Figure.trim(range.begin, 2)} to " \
           "#{Quantities::Figure.trim(range.end, 2)} #{test.units.first}"
       end
       private_class_method :why

@@ -20,7 +20,8 @@ module Wattomneum
           return needs_posts if @posts_volt.nil?
 
           @most = limit(@test.limit)
-          sum("posts #{Figure.volt(@posts_volt)} - #{@test.short.downcase} #{reading.spoken} = #{Figure.volt(lost)}, at most #{Figure.volt(@most)}")
+          sum("posts #{Figure.volt(@posts_volt)} - #{Wording.inside(@test.short)} #{reading.spoken} = #{Figure.volt(lost)}, " \
+              "at most #{Figure.volt(@most)}")
           reading.conditions.said('load_on') == :yes ? loaded : unloaded
         end
 

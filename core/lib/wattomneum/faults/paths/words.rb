@@ -10,10 +10,10 @@ module Wattomneum
         # @return [String] "volts, K11:86 to BAT:-, key on, engine stopped"
         def self.probe(probe, machine)
           test = Readings::Catalogue.along(probe, machine.sheet)
-          return test.label.sub(/\A./, &:downcase) if test
+          return Wording.inside(test.label) if test
 
           state = Circuits::Situations.on(machine.sheet, probe.situation).label
-          way = Readings::Methods.fetch(probe.by).label.downcase
+          way = Wording.inside(Readings::Methods.fetch(probe.by).label)
           return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from, machine)}: #{way}, #{state}" if probe.by == 'seen'
 
           off = probe.opened.empty? ? '' : ", #{probe.opened.join(' and ')} unplugged"

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Evidence
+    module Points
+      # What the judges of volts would use if it were said beside a reading: nobody in gloves is asked for more.
+      module Asked
+        # A sound circuit loses less than this along a wire, and stands above it from a feed to the ground.
+        DROP_AT_MOST_VOLT = 1.0
+        private_constant :DROP_AT_MOST_VOLT
+
+        # @param probe [Readings::Probe]
+        # @param circumstances [Circumstances]
+        # @return [Array<String>] keys of conditions; none where no reading between these points tells anything
+        def self.of(probe, circumstances)
+          case probe.by
+          when 'ohms' then %w[voltage_across_volt reversed_ohm]
+          when 'volts' then volts(probe, circumstances)
+          else []
+          end
+        rescue RefusedError
+          []
+        end
+
+        # Of the posts themselves only whether the meter can be believed.
+        def self.volts(probe, circumstances)
+          return %w[meter_proved] if [probe.from, probe.to] == [circumstances.positive_post, circumstances.negative_post]
+
+          [*beside(probe, circumstances), *('load_on' if lamp_tells?(probe, circumstances))]
+        end
+
+        # Volts that a sound circuit shows say which it is: a drop, scaled by its current, or a feed, held against the posts.
+        def self.beside(probe, circumstances)
+          drop = circumstances.sound(probe).value.to_f.abs < DROP_AT_MOST_VOLT
+          drop ? %w[current_ampere] : %w[posts_now_volt meter_proved]
+        end
+
+        # Beside what a starter or an alternator moves, a lamp is nothing.
+        def self.lamp_tells?(probe, circumstances)
+          probe.opened.any? || Circuits::Situations.on(circumstances.machine.sheet, probe.situation).engine == 'stopped'
+        end
+        private_class_method :volts, :beside, :lamp_tells?
+      end
+    end
+  end
+end

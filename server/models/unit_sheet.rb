@@ -38,19 +38,11 @@ module Server
           start = before ? before.during.end : at
           kept = before ? before.overrides.to_h.slice(*version_items(version)) : {}
           create(unit_id: unit.id, sheet_id: version.sheet_id, version_id: version.id, overrides: Sequel.pg_jsonb(kept),
-                 during: range(start, nil)).tap { |fitted| fitted.note_places(version.to_core) }
+                 during: range(start, nil))
         end
 
         def range(from, to) = Sequel::Postgres::PGRange.new(from, to, exclude_end: true, db_type: 'tstzrange')
         def version_items(version) = db[:sheet_item].where(version_id: version.id).distinct.select_map(Sequel.cast(:item_uuid, :text))
-      end
-
-      # Which pin of the sheet each named place of the unit is.
-      def note_places(core)
-        named = core.places.slice(*Wattomneum::Circuits::Roles::ALL.map(&:key))
-        named.each do |key, pin|
-          db[:place_pin].insert(place_id: Place.named(unit_id, key).id, unit_sheet_id: id, pin: pin, item_uuid: core.part(pin.split(':').first).uuid)
-        end
       end
 
       # @param input [Hash] of Contracts::SheetOverrides

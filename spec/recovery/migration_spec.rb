@@ -59,7 +59,6 @@ RSpec.describe 'The migration to readings between any points' do
   def without_hand_started_units
     hand_started = db[:unit].where(arrangement: 'none').select_map(:id)
     db.run("set session_replication_role = 'replica'")
-    db[:place_pin].where(unit_sheet_id: db[:unit_sheet].where(unit_id: hand_started).select(:id)).delete
     %i[place unit_sheet].each { |table| db[table].where(unit_id: hand_started).delete }
     db[:unit].where(id: hand_started).delete
     db.run("set session_replication_role = 'origin'")

@@ -231,8 +231,6 @@ RSpec.describe Server::Routes::Circuits do
       expect(ids.call('BAT_A:+')).to be_any.and all(end_with('?pin=BAT_A%3A%2B'))
       expect(read('/api/find?q=wire%20facebolts')['found'].map { |one| [one['label'], one['detail']] })
         .to eq([['Wire facebolts', "M1:case to BLOCK:metal, on #{unit.number}"]])
-      pins = Server::DB[:place_pin].join(:place, id: :place_id).where(unit_id: unit.id).select_hash(:key, Sequel[:place_pin][:pin])
-      expect(pins).to include('starter_stud' => 'K77:30', 'negative_post' => 'BAT_A:-')
       expect(read("/api/units/#{unit.id}")['circuits'].map { |one| one['key'] }).to eq(['start_own'])
     end
 

@@ -157,7 +157,7 @@ RSpec.describe Server::Routes::Readings do
     job = job_on(truck('heater'), part: 'U3', work: 'control_unit_power')['id']
     measure(job, 'seen', 'U3:A/1', 'U3:A/2', 'dead')
     write(:post, "/api/jobs/#{job}/condemnations", { id: SecureRandom.uuid, unit: 'U3' })
-    expect([status, error['message']]).to eq([422, 'Heater is not proved bad: u3:a/1 to u3:a/2 under its load is missing'])
+    expect([status, error['message']]).to eq([422, 'Heater is not proved bad: U3:A/1 to U3:A/2 under its load is missing'])
     measure(job, 'volts', 'BAT:+', 'BAT:-', 25.3)
     measure(job, 'volts', 'U3:A/1', 'U3:A/2', 24.9)
     bench = measure(job, 'volts', 'U3:A/3', 'U3:A/2', 25.1)

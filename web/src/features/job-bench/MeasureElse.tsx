@@ -45,8 +45,45 @@ function PointBox({
   )
 }
 
+type Plug = JobPoints['plugs'][number]
+
+function PlugOptions({ plugs }: { plugs: Plug[] }) {
+  return plugs.map((plug) => (
+    <option key={plug.id} value={plug.id}>
+      {plug.id}, {plug.label}
+    </option>
+  ))
+}
+
+/** A machine has dozens of plugs: those on the way of the complaint come first. */
+function GroupedPlugs({ plugs, path }: { plugs: Plug[]; path: JobBench['path'] }) {
+  const stretches = [...(path?.feed ?? []), ...(path?.return ?? [])]
+  const near = new Set(
+    stretches.flatMap((stretch) => [stretch.from, stretch.to]).map((node) => node.replace(/:.*$/, '')),
+  )
+  const onWay = plugs.filter((plug) => near.has(plug.id))
+  if (!path || onWay.length === 0) return <PlugOptions plugs={plugs} />
+  return (
+    <>
+      <optgroup label={`On the way to ${path.load} and back`}>
+        <PlugOptions plugs={onWay} />
+      </optgroup>
+      <optgroup label="Elsewhere on its circuit">
+        <PlugOptions plugs={plugs.filter((plug) => !near.has(plug.id))} />
+      </optgroup>
+    </>
+  )
+}
+
+interface Unplugging {
+  known: JobPoints
+  path: JobBench['path']
+  off: string[]
+  onOff: (next: string[]) => void
+}
+
 /** What is unplugged while this is read, one box each, and an empty one for the next. */
-function Unplugged({ known, off, onOff }: { known: JobPoints; off: string[]; onOff: (next: string[]) => void }) {
+function Unplugged({ known, path, off, onOff }: Unplugging) {
   return [...off, ''].map((chosen, at) => (
     <Field key={at} label={at === 0 ? 'Unplugged' : 'Unplugged too'}>
       {(wiring) => (
@@ -58,13 +95,10 @@ function Unplugged({ known, off, onOff }: { known: JobPoints; off: string[]; onO
           }}
         >
           <option value="">nothing{at > 0 && ' else'}</option>
-          {known.plugs
-            .filter((plug) => plug.id === chosen || !off.includes(plug.id))
-            .map((plug) => (
-              <option key={plug.id} value={plug.id}>
-                {plug.id}, {plug.label}
-              </option>
-            ))}
+          <GroupedPlugs
+            plugs={known.plugs.filter((plug) => plug.id === chosen || !off.includes(plug.id))}
+            path={path}
+          />
         </select>
       )}
     </Field>
@@ -136,6 +170,7 @@ function Asked({ job, points, onPoints, onPick }: Props) {
         </Field>
         <Unplugged
           known={known}
+          path={job.path}
           off={asked.opened}
           onOff={(opened) => {
             change({ opened })

@@ -161,6 +161,8 @@ RSpec.describe 'Circuits' do
     click_link 'Circuits'
     within("section[aria-label='T-03']") { click_link 'The whole unit' }
     expect(page).to have_css('h1', text: 'The whole unit').and have_content('7 sheets as one')
+    find('button', exact_text: 'Key on').click
+    within('details', text: 'A sound unit, key on') { expect(page.all('dd').map(&:text)).to match([/Fuel pump/, /Starter/]) }
     click_button 'open this: G2'
     within('section[aria-label="Cranking"]') { expect(page).to have_content('Starter falls dead') }
     within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }

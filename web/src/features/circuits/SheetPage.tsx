@@ -15,6 +15,7 @@ import { PinTable } from './PinTable'
 import { useSheetPlace, type Place } from './useSheetPlace'
 import { WirePanel } from './WirePanel'
 import { WireTable } from './WireTable'
+import { Working } from './Working'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
@@ -105,6 +106,13 @@ function Answer({
         </p>
       )}
       {sheet.note && <p className="border-l-4 border-watch pl-4 font-semibold">{sheet.note}</p>}
+      <Working
+        sheet={sheet}
+        stateIndex={sheet.states.findIndex((one) => one.key === state)}
+        onPart={(part) => {
+          go({ part })
+        }}
+      />
     </div>
   )
 }

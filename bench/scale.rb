@@ -21,7 +21,8 @@ FILL = <<~SQL
                     alternator_rating_ampere, has_isolator, has_sense)
     select new_unit.id, yard_id, 'Z-' || n, name || ' ' || n, kind, system_volt, arrangement, battery_count, usual_cranking_current_ampere,
            alternator_rating_ampere, has_isolator, has_sense from new_unit, pattern;
-  insert into place (unit_id, key, label) select new_unit.id, key, label from new_unit, place where unit_id = (select id from pattern);
+  insert into place (unit_id, key, item_uuid, pin, label)
+    select new_unit.id, key, item_uuid, pin, label from new_unit, place where unit_id = (select id from pattern);
   create temporary table new_battery as select gen_random_uuid() as id, new_unit.id as unit_id, n, position
     from new_unit, (values ('A'), ('B')) as positions(position);
   insert into battery (id, tag, type, rating_ampere, rating_standard) select id, 'Z' || n || position, 'flooded', 800, 'SAE' from new_battery;

@@ -13,7 +13,7 @@ module Server
         # @param sheet [Wattomneum::Circuits::Sheet] the unit's circuit
         # @return [Place]
         def at(unit_id, point, sheet)
-          role = Wattomneum::Circuits::Roles::ALL.find { |one| sheet.places[one.key] == point.node }
+          role = Wattomneum::Circuits::Roles.at(point.node, sheet)
           role ? named(unit_id, role.key) : of_pin(unit_id, point)
         end
 
@@ -38,9 +38,10 @@ module Server
         end
       end
 
-      # @param circuit [Queries::JobCircuit]
+      # @param circuit [Queries::JobCircuit, Queries::UnitCircuits]
+      # @param machine [Wattomneum::Circuits::Machine] of it
       # @return [String, nil] node of the circuit that it is now; nil where the sheets do not have it
-      def node_on(circuit) = key ? circuit.machine.sheet.places[key] : circuit.node_of(item_uuid, pin)
+      def node_on(circuit, machine) = key ? machine.sheet.places[key] : circuit.node_of(item_uuid, pin)
 
       # @return [String] without the words behind it
       def short = key ? label : label.split(', ', 2).first

@@ -28,7 +28,7 @@ module Server
       # @param opened [Array<String>] UUIDs of components whose plug was off
       # @return [Wattomneum::Readings::PointReading] both places must be loaded; a point that the circuit has lost is nil
       def to_point(circuit = nil, opened: [])
-        from, to = [from_place, to_place].map { |place| circuit ? place.node_on(circuit) : place.short }
+        from, to = [from_place, to_place].map { |place| circuit ? place.node_on(circuit, circuit.machine) : place.short }
         probe = Wattomneum::Readings::Probe.new(by: measured_by, from: from, to: to, situation: state,
                                                 opened: circuit ? opened.filter_map { |uuid| circuit.part_id(uuid) } : [])
         Wattomneum::Readings::PointReading.new(id: id, probe: probe, value: value, overload: overload, observation: observation, unit: unit_symbol,

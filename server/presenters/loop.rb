@@ -7,10 +7,9 @@ module Server
       CATALOGUE = Wattomneum::Readings::Catalogue
       LABELS = { 'start' => 'Start loop', 'charge' => 'Charge loop' }.freeze
       CRANKING = 'cranking'
-      WHOLES = %w[positive_drop ground_drop].freeze
       # Of several readings inside one stretch the one that says most is drawn.
       WORST_FIRST = %w[act watch sound unproven].freeze
-      private_constant :LABELS, :CRANKING, :WHOLES, :WORST_FIRST
+      private_constant :LABELS, :CRANKING, :WORST_FIRST
 
       # @param path [Wattomneum::Circuits::LoopPath]
       # @param taken [Array<Hash>] what counts, oldest first: from and to (nodes) or test_key, state, id, spoken, verdict, taken_at
@@ -44,8 +43,8 @@ module Server
         end) }
       end
 
-      def wholes = @path.key == 'start' ? WHOLES.map { |key| CATALOGUE.fetch(key) } : []
-      def points = CATALOGUE::ALL.select { |test| test.loop == @path.key && !test.observation? && !WHOLES.include?(test.key) }
+      def wholes = @path.key == 'start' ? CATALOGUE::START_SIDES.reverse.map { |key| CATALOGUE.fetch(key) } : []
+      def points = CATALOGUE::ALL.select { |test| test.loop == @path.key && !test.observation? && !CATALOGUE::START_SIDES.include?(test.key) }
       def span(test) = { test_key: test.key, label: test.short, reading: brief(@tests[test.key]) }
       def brief(one) = one&.slice(:id, :spoken, :taken_at, :verdict)
     end

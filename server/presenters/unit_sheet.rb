@@ -38,9 +38,7 @@ module Server
 
       # A reading whose points the circuit has lost is in the timeline, not in the drawing.
       def between(row, machine)
-        from, to = [row.from_place, row.to_place].map do |place|
-          place.key ? machine.sheet.places[place.key] : @circuits.node_of(place.item_uuid, place.pin)
-        end
+        from, to = [row.from_place, row.to_place].map { |place| place.node_on(@circuits, machine) }
         { from: from, to: to, **taken(row) } if from && to
       rescue Wattomneum::Error
         nil

@@ -5,8 +5,8 @@ module Server
     # The last crank test of a unit that says everything about it: posts at rest and cranking, both drops and the current, read in one round
     # of one job, with the drops sound.
     module LastCrankTest
-      KEYS = %w[posts_rest posts_cranking positive_drop ground_drop cranking_current].freeze
-      DROPS = %w[positive_drop ground_drop].freeze
+      DROPS = Wattomneum::Readings::Catalogue::START_SIDES
+      KEYS = ['posts_rest', 'posts_cranking', 'cranking_current', *DROPS].freeze
       MOST_LOOKED_AT = 200
       # test: what core makes of it; taken_at: of its current
       Found = Struct.new(:test, :taken_at, keyword_init: true)

@@ -29,7 +29,14 @@ module Server
 
       # @return [Machines::Whole] all its sheets as one circuit
       # @raise [Wattomneum::RefusedError] if they do not go together
-      def whole = @whole ||= Machines.whole(readable, system, crank_test: crank_test&.test)
+      def whole
+        raise @refused if @refused
+
+        @whole ||= Machines.whole(readable, system, crank_test: crank_test&.test)
+      rescue Wattomneum::Error => e
+        @refused = e # asked again for every point of a page, it is not put together again
+        raise
+      end
 
       # @return [LastCrankTest::Found, nil] the unit's own, which the whole circuit returns
       def crank_test

@@ -49,7 +49,7 @@ module Wattomneum
         end
       end
 
-      def role(node) = Roles::ALL.map(&:key).find { |key| @machine.sheet.places[key] == node }
+      def role(node) = Roles.at(node, @machine.sheet)&.key
     end
   end
 end

@@ -39,7 +39,7 @@ module Wattomneum
       # @param node [String]
       # @return [String] "starter case", "clamp of wire 5 on BAT_A:-", "K11:87"
       def spoken(node)
-        role = Roles::ALL.find { |one| @sheet.places[one.key] == node }
+        role = Roles.at(node, @sheet)
         return Wording.inside(role.label.delete(',')) if role
 
         point = by_node[node]

@@ -11,6 +11,11 @@ module Wattomneum
       # @return [Role]
       # @raise [UnknownKeyError]
       def self.fetch(key) = ALL.find { |role| role.key == key } || raise(UnknownKeyError, "no role #{key}")
+
+      # @param node [String]
+      # @param sheet [Sheet]
+      # @return [Role, nil] what this node of the sheet goes by
+      def self.at(node, sheet) = ALL.find { |role| sheet.places[role.key] == node }
     end
   end
 end

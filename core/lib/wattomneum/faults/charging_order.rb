@@ -61,7 +61,7 @@ module Wattomneum
         lamp_on = whole.from if Readings::Catalogue.fetch(key).feed?
         as_before = lamp_on ? "the lamp still on #{Paths::Words.short(lamp_on, @assessment.machine)}" : 'at the same current'
         @steps.between(probe, lamp_on: lamp_on,
-why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
+                              why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
       end
 
       # Through the charge lamp; where a regulator stands outside, its field says all.

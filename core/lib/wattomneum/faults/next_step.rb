@@ -88,7 +88,7 @@ module Wattomneum
 
         test = proof.before.test
         companion = missing_companion(test)
-        return measure(companion, why: 'What flows decides what the proving drop is worth') if companion
+        return measure(companion, why: Paths::StartCompanion::WHAT_FLOWS) if companion
 
         Step.new(kind: 'prove', test_key: test.key, position: proof.before.position, minutes: test.minutes,
                  failing_reading_id: proof.before.id, element: proof.repair.element,

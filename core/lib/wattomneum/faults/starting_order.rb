@@ -12,15 +12,14 @@ module Wattomneum
         'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]
       }.freeze
       OTHERWISE = %w[ground_drop positive_drop solenoid_signal starter_terminal engine_by_hand].freeze
-      # The two sides of the start loop, each read as a whole.
-      WHOLE_PATHS = %w[ground_drop positive_drop].freeze
+      WHOLE_PATHS = Readings::Catalogue::START_SIDES
       # Where somebody is at the key already, all of it is read in one go, before batteries are taken apart. A click behind a drop draws
       # little, and its lamps stayed lit: the drops go first. Where lamps die or it tries to turn, posts and amperes say what they are worth.
       POSTS = %w[posts_rest posts_cranking].freeze
       AT_THE_KEY = { 'click' => [*WHOLE_PATHS, *POSTS], 'chatters' => [*POSTS, *WHOLE_PATHS],
                      'lamps_die' => [*POSTS, *WHOLE_PATHS], 'slow' => [*POSTS, 'cranking_current', *WHOLE_PATHS],
                      'silent' => [*POSTS, 'solenoid_signal', 'positive_drop'] }.freeze
-      private_constant :BY_BEHAVIOUR, :OTHERWISE, :POSTS, :AT_THE_KEY
+      private_constant :BY_BEHAVIOUR, :OTHERWISE, :WHOLE_PATHS, :POSTS, :AT_THE_KEY
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps

@@ -17,7 +17,7 @@ module Wattomneum
       # @param assessment [Faults::Assessment]
       # @return [Array<String>] keys of the tests that are owed
       def self.owed_whole_paths(assessment)
-        Faults::StartingOrder::WHOLE_PATHS.select do |key|
+        Readings::Catalogue::START_SIDES.select do |key|
           failed = assessment.readings.any? { |one| one.test_key == key && one.round < assessment.round && assessment.judgements.fetch(one.id).act? }
           failed && !assessment.judgement(key)&.sound?
         end

@@ -9,6 +9,8 @@ module Wattomneum
       # What nobody is asked for any more; readings taken by them keep their meaning.
       OLD = DataFile.load('old_tests').map { |row| TestDefinition.old(row) }.freeze
       BY_KEY = (ALL + OLD).to_h { |test| [test.key, test] }.freeze
+      # The two sides of the start loop, each read as a whole; the ground first, which fails more often (common practice).
+      START_SIDES = %w[ground_drop positive_drop].freeze
       BY_PLACES = ALL.select(&:along_circuit?).to_h do |test|
         [[[test.from, test.to].sort, Circuits::Situations.of_test(test.state).key], test]
       end.freeze

@@ -5,10 +5,6 @@ module Wattomneum
     module Points
       # What the judges of volts would use if it were said beside a reading: nobody in gloves is asked for more.
       module Asked
-        # A sound circuit loses less than this along a wire, and stands above it from a feed to the ground.
-        DROP_AT_MOST_VOLT = 1.0
-        private_constant :DROP_AT_MOST_VOLT
-
         # @param probe [Readings::Probe]
         # @param circumstances [Circumstances]
         # @return [Array<String>] keys of conditions; none where no reading between these points tells anything
@@ -24,15 +20,15 @@ module Wattomneum
 
         # Of the posts themselves only whether the meter can be believed.
         def self.volts(probe, circumstances)
-          return %w[meter_proved] if [probe.from, probe.to] == [circumstances.positive_post, circumstances.negative_post]
+          return %w[meter_proved] if circumstances.posts?(probe)
 
           [*beside(probe, circumstances), *('load_on' if lamp_tells?(probe, circumstances))]
         end
 
-        # Volts that a sound circuit shows say which it is: a drop, scaled by its current, or a feed, held against the posts.
+        # Straight along one path it is a drop, scaled by its current; else it is held against the posts.
         def self.beside(probe, circumstances)
-          drop = circumstances.sound(probe).value.to_f.abs < DROP_AT_MOST_VOLT
-          drop ? %w[current_ampere] : %w[posts_now_volt meter_proved]
+          path = circumstances.paths(probe).between(probe.from, probe.to)
+          probe.opened.empty? && path.plain? && path.steps.any? ? %w[current_ampere] : %w[posts_now_volt meter_proved]
         end
 
         # Beside what a starter or an alternator moves, a lamp is nothing.

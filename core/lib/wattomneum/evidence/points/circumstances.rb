@@ -28,6 +28,10 @@ module Wattomneum
         def positive_post = @positive_post ||= machine.sheet.places['positive_post'] || battery_plus
 
         # @param probe [Readings::Probe]
+        # @return [Boolean] whether it reads the bank from post to post, held the right way round
+        def posts?(probe) = probe.from == positive_post && probe.to == negative_post
+
+        # @param probe [Readings::Probe]
         # @return [Circuits::Questions::PathFinder] of its situation
         def paths(probe) = machine.paths(state(probe))
 
@@ -80,7 +84,7 @@ module Wattomneum
         def battery_plus = machine.sheet.parts.grep(Circuits::Parts::Battery).last&.node('+')
 
         def posts_readings
-          readings.select { |one| one.probe.by == 'volts' && [one.probe.from, one.probe.to] == [positive_post, negative_post] }
+          readings.select { |one| one.probe.by == 'volts' && posts?(one.probe) }
         end
 
         # By the tests of the posts: each stands for one situation; at rest they do not wear off with a repair.

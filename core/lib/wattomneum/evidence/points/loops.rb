@@ -7,9 +7,8 @@ module Wattomneum
       class Loops
         # A path that carries this share of what the starter takes is the starter's.
         START_SHARE = 0.3
-        START_SIDES = %w[positive_drop ground_drop].freeze
         CHARGE_SIDES = %w[alternator_output_drop alternator_case_drop].freeze
-        private_constant :START_SHARE, :START_SIDES, :CHARGE_SIDES
+        private_constant :START_SHARE, :CHARGE_SIDES
 
         # @param circumstances [Circumstances]
         def initialize(circumstances)
@@ -35,7 +34,7 @@ module Wattomneum
         # @param reading [Readings::PointReading] of one side of the start loop
         # @return [Boolean] whether the other side was read in its situation and round
         def other_side_read?(reading)
-          others = sides(START_SIDES).reject { |side| side.alike?(reading.probe) }
+          others = sides(Readings::Catalogue::START_SIDES).reject { |side| side.alike?(reading.probe) }
           @circumstances.readings.any? { |one| one.round == reading.round && others.any? { |side| side.alike?(one.probe) } }
         end
 
@@ -46,10 +45,15 @@ module Wattomneum
 
         # @param probe [Readings::Probe]
         # @return [Boolean] whether it reads one of the two sides of the alternator, whatever was said beside it
-        def charge_side?(probe) = sides(CHARGE_SIDES).any? { |side| [side.from, side.to].sort == [probe.from, probe.to].sort }
+        def charge_side?(probe) = ends_of?(CHARGE_SIDES, [probe.from, probe.to])
+
+        # @param ends [Array(String, String)] nodes
+        # @return [Boolean] whether they are the ends of one of the two sides of the start loop
+        def start_side?(ends) = ends_of?(Readings::Catalogue::START_SIDES, ends)
 
         private
 
+        def ends_of?(keys, ends) = sides(keys).any? { |side| [side.from, side.to].sort == ends.sort }
         def sides(keys) = keys.filter_map { |key| Readings::Catalogue.fetch(key).probe(@machine.sheet) }
 
         def around_alternator(probe)

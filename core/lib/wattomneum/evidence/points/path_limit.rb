@@ -55,10 +55,7 @@ module Wattomneum
         end
 
         # @return [Boolean] one of the two sides of the start loop, from the battery to the starter
-        def start_side? = start? && START_SIDES.any? { |ends| ends?(ends) }
-
-        START_SIDES = [%w[positive_post starter_stud], %w[starter_case negative_post]].freeze
-        private_constant :START_SIDES
+        def start_side? = start? && loops.start_side?([@path.steps.first.from, @path.steps.last.to])
 
         # @return [Found]
         def call

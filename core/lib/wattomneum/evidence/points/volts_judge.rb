@@ -10,7 +10,7 @@ module Wattomneum
 
         # @return [Judgement]
         def call
-          return PostsJudge.new(reading, circumstances).call if posts?
+          return PostsJudge.new(reading, circumstances).call if circumstances.posts?(probe)
 
           test = Readings::Catalogue.along(probe, machine.sheet)
           return FeedJudge.new(reading, circumstances, test).call if test&.limit
@@ -28,7 +28,6 @@ module Wattomneum
 
         private
 
-        def posts? = probe.from == circumstances.positive_post && probe.to == circumstances.negative_post
         def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > 1.0 && probe.opened.empty?
         def finder = circumstances.paths(probe)
 

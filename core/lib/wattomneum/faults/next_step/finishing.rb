@@ -50,7 +50,7 @@ module Wattomneum
         def amperes_for(key)
           return unless assessment.judgement(key)&.verdict == 'watch' && assessment.reading('cranking_current').nil?
 
-          steps.measure('cranking_current', why: 'At the limit: what flowed decides')
+          steps.measure('cranking_current', why: Paths::StartCompanion::AT_THE_LIMIT)
         end
 
         # Read once, or not at all, in this round.
@@ -60,7 +60,7 @@ module Wattomneum
         def unproved_before
           return unless assessment.symptom.work == 'starting' && Jobs::CloseGate.unseen(assessment).empty?
 
-          key = StartingOrder::WHOLE_PATHS.find do |one|
+          key = Readings::Catalogue::START_SIDES.find do |one|
             assessment.reading(one).nil? && assessment.readings.any? do |reading|
               reading.test_key == one && assessment.judgements.fetch(reading.id).would_be == 'sound'
             end

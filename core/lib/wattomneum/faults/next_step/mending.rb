@@ -40,20 +40,18 @@ module Wattomneum
 
         # What is convicted, in loop order.
         def convicted
-          pairs = failures.reject { |one| reading_by_id(one.reading_id).test.along_circuit? }
+          pairs = failures.reject { |one| assessment.reading_by_id(one.reading_id).test.along_circuit? }
                           .flat_map { |one| one.convicts.map { |key| [key, position_of(one, key), one] } }
           pairs.reject { |key, position, one| repaired_since?(key, position, one) || steps.mended_in_vain?(key, position) }
                .sort_by { |key, _, _| Units::Parts::ALL.index { |part| part.key == key } }
         end
 
         def position_of(judgement, element)
-          element == 'battery' ? reading_by_id(judgement.reading_id).position : nil
+          element == 'battery' ? assessment.reading_by_id(judgement.reading_id).position : nil
         end
 
-        def reading_by_id(id) = assessment.readings.find { |reading| reading.id == id }
-
         def repaired_since?(element, position, judgement)
-          taken_in = reading_by_id(judgement.reading_id).round
+          taken_in = assessment.reading_by_id(judgement.reading_id).round
           assessment.repairs.drop(taken_in).any? { |made| made.element == element && made.position == position }
         end
 
@@ -91,7 +89,7 @@ module Wattomneum
           judgement = assessment.current_judgements.find do |one|
             one.act? && one.convicts.include?(element) && position_of(one, element) == position
           end
-          return reading_by_id(judgement.reading_id) if judgement
+          return assessment.reading_by_id(judgement.reading_id) if judgement
 
           assessment.reading('cranking_behaviour') if element == 'starter'
         end

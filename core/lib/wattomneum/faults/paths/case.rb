@@ -29,7 +29,7 @@ module Wattomneum
         def seen_in(situation)
           return self if situation == symptom.situation
 
-          dup.tap { |other| other.instance_variable_set(:@symptom, Jobs::Symptom.new(**symptom.to_h, situation: situation)) }
+          dup.tap { |other| other.symptom = Jobs::Symptom.new(**symptom.to_h, situation: situation) }
         end
 
         # @return [Hash{String => Evidence::Judgement}] by reading id
@@ -98,6 +98,10 @@ module Wattomneum
 
           [Ladder.new(self, part)]
         end
+
+        protected
+
+        attr_writer :symptom
 
         private
 

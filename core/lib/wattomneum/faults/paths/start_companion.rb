@@ -7,7 +7,6 @@ module Wattomneum
       class StartCompanion
         WHAT_FLOWS = 'What flows decides what the proving drop is worth'
         AT_THE_LIMIT = 'At the limit: what flowed decides'
-        private_constant :WHAT_FLOWS, :AT_THE_LIMIT
 
         # @param kase [Case]
         # @param probe [Readings::Probe] of the drop

@@ -32,14 +32,15 @@ module Server
       def loops
         machine = @circuits.drawn or return []
 
-        taken = @record.last_between.filter_map { |row| between(row, machine) } + @record.last_readings.map { |row| tested(row, machine) }
+        on_loops = machine.loops.flat_map { |path| (path.feed + path.return).flat_map(&:nodes) }.to_set
+        taken = @record.last_between.filter_map { |row| between(row, machine, on_loops) } + @record.last_readings.map { |row| tested(row, machine) }
         machine.loops.map { |path| Loop.new(path, taken).call }
       end
 
-      # A reading whose points the circuit has lost is in the timeline, not in the drawing.
-      def between(row, machine)
+      # A reading whose points the circuit has lost, or that lie off its loops, is in the timeline, not in the drawing.
+      def between(row, machine, on_loops)
         from, to = [row.from_place, row.to_place].map { |place| place.node_on(@circuits, machine) }
-        { from: from, to: to, **taken(row) } if from && to
+        { from: from, to: to, **taken(row) } if on_loops.include?(from) && on_loops.include?(to)
       rescue Wattomneum::Error
         nil
       end

@@ -234,6 +234,13 @@ RSpec.describe Server::Routes::Circuits do
       expect(read("/api/units/#{unit.id}")['circuits'].map { |one| one['key'] }).to eq(['start_own'])
     end
 
+    it 'is not put together again for every point, once its sheets were refused' do
+      circuits = Server::Queries::UnitCircuits.new(truck.id)
+      allow(Server::Queries::Machines).to receive(:whole).and_raise(Wattomneum::RefusedError, 'two sheets claim a post')
+      3.times { expect { circuits.node_of(SecureRandom.uuid, '1') }.to raise_error(Wattomneum::RefusedError, /claim a post/) }
+      expect(Server::Queries::Machines).to have_received(:whole).once
+    end
+
     it 'draws the loop of a unit from its sheet: a place that the sheet does not have is not on it' do
       text = Wattomneum::Circuits::Library::TEXTS.fetch('start_24v')
       version = Server::Models::Sheet.bring_in(text.sub(' frame: "FRAME:metal",', ''))

@@ -9,6 +9,7 @@ RSpec.configure do |config|
   config.disable_monkey_patching!
   config.order = :random
   Kernel.srand config.seed
+  config.include BlindRuns
   config.include CoreFixtures
   config.include IslandLaw
   config.include Ngspice

@@ -12,7 +12,7 @@ module Server
         required(:name).value(Types::Text, :filled?, max_size?: 80)
         required(:kind).value(:string, included_in?: KINDS)
         required(:yard_id).value(Types::Uuid)
-        required(:system_volt).value(:integer, included_in?: [12, 24])
+        required(:system_volt).value(:integer, included_in?: Wattomneum::Units::ElectricalSystem::SYSTEM_VOLTS)
         required(:arrangement).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::ARRANGEMENTS)
         required(:battery_count).value(:integer, gteq?: 0, lteq?: 4)
         required(:usual_cranking_current_ampere).maybe(Types::Number, gt?: 0, lteq?: 3000)
@@ -21,6 +21,8 @@ module Server
         required(:has_sense).value(:bool)
         optional(:regulator).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::REGULATORS)
         optional(:neutral_interlock).value(:bool)
+        optional(:grounding).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::GROUNDINGS)
+        optional(:has_equaliser).value(:bool)
       end
 
       json(FIELDS) do

@@ -48,7 +48,7 @@ module Server
 
       def what_was_read
         return observed if @test.observation?
-        return cell_by_cell if @test.cells > 1
+        return cell_by_cell if @test.cells(@system) > 1
 
         entry = Wattomneum::Quantities::Entry.new(text: @input[:value_text], unit: @input[:unit],
                                                   quantity: @test.quantity)
@@ -65,7 +65,7 @@ module Server
 
       def cell_by_cell
         texts = @input[:cells_text] || []
-        refuse('cells_text', "give all #{@test.cells} cells") unless texts.size == @test.cells
+        refuse('cells_text', "give all #{@test.cells(@system)} cells") unless texts.size == @test.cells(@system)
 
         cells = texts.map { |text| Wattomneum::Quantities::Entry.new(text: text, quantity: @test.quantity).value }
         ask(cells.min)

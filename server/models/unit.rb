@@ -12,7 +12,7 @@ module Server
       one_to_many :jobs, class: 'Server::Models::Job'
 
       EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
-                  has_isolator has_sense regulator neutral_interlock].freeze
+                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser].freeze
       NUMBER_TAKEN = 'this number is taken'
 
       dataset_module do
@@ -49,7 +49,7 @@ module Server
         def electrical_system(input)
           Wattomneum::Units::ElectricalSystem.new(
             **input.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere,
-                          :alternator_rating_ampere, :has_isolator, :has_sense, :regulator, :neutral_interlock)
+                          :alternator_rating_ampere, :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser)
           )
         end
       end
@@ -60,7 +60,8 @@ module Server
         Wattomneum::Units::ElectricalSystem.new(
           system_volt: system_volt, arrangement: arrangement, battery_count: battery_count, batteries: batteries,
           usual_cranking_current_ampere: usual_cranking_current_ampere, has_isolator: has_isolator,
-          alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense, regulator: regulator, neutral_interlock: neutral_interlock
+          alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense, regulator: regulator, neutral_interlock: neutral_interlock,
+          grounding: grounding, has_equaliser: has_equaliser
         )
       end
 

@@ -14,13 +14,18 @@ module Server
       end
 
       def call
-        { **intake, unit: unit, next_step: next_step, tests: tests, readings: readings, ladders: ladders, path: path,
-          loops: loops, reads_as: reads_as, bank_remarks: @assessment.bank_review.remarks, repairs: repairs,
-          condemnations: condemnations, disturbances: disturbances, missing_to_close: @assessment.missing_to_close,
-          events: events, elements: elements }
+        { **intake, unit: unit, **said, repairs: repairs, condemnations: condemnations, disturbances: disturbances, events: events }
       end
 
       private
+
+      # What the program says, in the words of this kind of unit.
+      def said
+        spoken = { next_step: next_step, readings: readings, path: path, loops: loops, reads_as: reads_as,
+                   bank_remarks: @assessment.bank_review.remarks, missing_to_close: @assessment.missing_to_close, elements: elements }
+        { **InItsWords.call(spoken, system), tests: InItsWords.call(tests, system, also: %i[from to]),
+          ladders: InItsWords.call(ladders, system, also: %i[reason]) }
+      end
 
       def system = @assessment.system
       def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil, @assessment)
@@ -78,7 +83,8 @@ module Server
         return [] if @assessment.paths.nil?
 
         between = @assessment.paths.current.map { |one| { from: one.probe.from, to: one.probe.to, state: one.probe.situation, **taken(one) } }
-        @assessment.machine.loops.map { |path| Loop.new(path, between + counting.map { |one| { test_key: one.test_key, **taken(one) } }).call }
+        all = between + counting.map { |one| { test_key: one.test_key, **taken(one) } }
+        @assessment.machine.loops.map { |path| Loop.new(path, all, live_positive: !system.positive_ground?).call }
       end
 
       def counting = @assessment.readings.select { |one| one.position.nil? && @assessment.reading(one.test_key)&.id == one.id }

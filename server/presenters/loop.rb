@@ -13,15 +13,17 @@ module Server
 
       # @param path [Wattomneum::Circuits::LoopPath]
       # @param taken [Array<Hash>] what counts, oldest first: from and to (nodes) or test_key, state, id, spoken, verdict, taken_at
-      def initialize(path, taken)
+      # @param live_positive [Boolean] whether the post that feeds it is the positive one
+      def initialize(path, taken, live_positive:)
         @path = path
+        @live_positive = live_positive
         # What both loops share carries the starter's current while cranking, and the alternator's else.
         @between = taken.select { |one| one[:from] && (one[:state] == CRANKING) == (path.key == 'start') }
         @tests = taken.select { |one| one[:test_key] }.to_h { |one| [one[:test_key], one] }
       end
 
       def call
-        { key: @path.key, label: LABELS.fetch(@path.key, @path.key), load: @path.load, feed: side(@path.feed), return: side(@path.return),
+        { key: @path.key, label: LABELS.fetch(@path.key, @path.key), load: @path.load, live_positive: @live_positive, feed: side(@path.feed), return: side(@path.return),
           signals: points.map { |test| span(test) }, wholes: wholes.map { |test| span(test) } }
       end
 

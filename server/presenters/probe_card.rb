@@ -16,7 +16,7 @@ module Server
         { by: probe.by, label: words[0].upcase + words[1..], from: point(machine, probe.from), to: point(machine, probe.to),
           situation: situation.key, situation_label: situation.label, opened: probe.opened, instrument: way.instrument, quantity: way.quantity,
           units: CORE::Quantities::Unit.symbols(way.quantity), choices: way.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
-          cautions: CORE::Safety::Cautions.fetch_all(situation.cautions).map(&:to_h), conditions: conditions(probe, assessment),
+          cautions: cautions(situation, assessment.system), conditions: conditions(probe, assessment),
           expected: Expectation.call(probe, assessment) }
       end
 
@@ -25,10 +25,14 @@ module Server
         { node: node, label: point.label, zone: point.zone && (machine.sheet.zones.dig(point.zone, 'label') || point.zone) }
       end
 
+      def self.cautions(situation, system)
+        CORE::Safety::Cautions.on(CORE::Safety::Cautions.fetch_all(situation.cautions), system).map(&:to_h)
+      end
+
       def self.conditions(probe, assessment)
         CORE::Evidence::Points::Asked.of(probe, assessment.paths.circumstances).map { |key| TestCard.condition(key, required: false) }
       end
-      private_class_method :point, :conditions
+      private_class_method :point, :cautions, :conditions
     end
   end
 end

@@ -13,7 +13,7 @@ module Server
       # @param circuits [Queries::UnitCircuits, nil] of a unit that has an isolator
       # @param assessment [Wattomneum::Faults::Assessment]
       def self.call(step, circuits, assessment)
-        cautions = step.cautions
+        cautions = Wattomneum::Safety::Cautions.on(step.cautions, assessment.system)
         cautions += past_isolator(circuits) if circuits && cautions.any? { |one| ISOLATING.include?(one.id) }
         step.to_h.except(:risks, :lamp_on).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h),
                                                  probe: step.probe && ProbeCard.call(step.probe, assessment))

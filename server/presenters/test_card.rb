@@ -11,16 +11,22 @@ module Server
       # @param limits [Wattomneum::Limits::Table]
       def self.call(test, system, limits)
         { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
-          positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells,
+          positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells(system),
           choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
           state: test.state, states: test.states, state_label: Wattomneum::Readings::Catalogue::STATES.fetch(test.state),
           instrument: test.instrument, minutes: test.minutes, how: test.how(system, limits: limits), loop: test.loop,
-          from: label_of(test.from), to: label_of(test.to), answers: test.answers(system, limits: limits),
-          cautions: Wattomneum::Safety::Cautions.fetch_all(test.cautions).map(&:to_h),
+          from: label_of(test.from), to: label_of(test.to), answers: answers(test, system, limits),
+          cautions: Wattomneum::Safety::Cautions.on(Wattomneum::Safety::Cautions.fetch_all(test.cautions), system).map(&:to_h),
           conditions: conditions(test, system) }
       end
 
       def self.label_of(place) = place && Wattomneum::Circuits::Roles.fetch(place).label
+
+      # Where no lead-acid limit holds the card says what is gone by, and shows none.
+      def self.answers(test, system, limits)
+        instead = Wattomneum::Evidence::OtherKinds.instead(test, system) or return test.answers(system, limits: limits)
+        [{ when: 'Any', means: "No lead-acid limit holds here. #{instead}" }]
+      end
 
       def self.conditions(test, system)
         required = test.required_conditions(system)
@@ -34,7 +40,7 @@ module Server
         { key: key, label: DEFINITIONS[key]['label'], help: DEFINITIONS[key]['help'], kind: DEFINITIONS[key]['kind'],
           words: DEFINITIONS[key].fetch('words', []), unit: DEFINITIONS[key]['unit'], required: required }
       end
-      private_class_method :label_of, :conditions
+      private_class_method :label_of, :conditions, :answers
     end
   end
 end

@@ -19,13 +19,22 @@ module Server
 
       # @return [String] "12 V, 2 in parallel"
       def self.system_words(unit)
+        [bank(unit), GROUNDINGS[unit.grounding], *('DC/DC converter' if unit.regulator == 'dc_dc'), *('equaliser' if unit.has_equaliser)]
+          .compact.join(', ')
+      end
+
+      GROUNDINGS = { 'positive' => 'positive ground', 'insulated' => 'insulated return' }.freeze
+      private_constant :GROUNDINGS
+
+      def self.bank(unit)
         case unit.arrangement
         when 'none' then 'no battery'
-        when 'single' then "#{unit.system_volt} V single"
+        when 'single' then "#{unit.system_volt} V #{unit.system_volt == 48 ? 'pack' : 'single'}"
         when 'parallel' then "#{unit.system_volt} V, #{unit.battery_count} in parallel"
         else "#{unit.system_volt} V series pair"
         end
       end
+      private_class_method :bank
     end
   end
 end

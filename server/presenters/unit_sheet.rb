@@ -26,7 +26,7 @@ module Server
 
       def circuit_fields
         @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,
-                           :has_isolator, :has_sense, :regulator, :neutral_interlock)
+                           :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser)
       end
 
       def loops
@@ -34,7 +34,7 @@ module Server
 
         on_loops = machine.loops.flat_map { |path| (path.feed + path.return).flat_map(&:nodes) }.to_set
         taken = @record.last_between.filter_map { |row| between(row, machine, on_loops) } + @record.last_readings.map { |row| tested(row, machine) }
-        machine.loops.map { |path| Loop.new(path, taken).call }
+        InItsWords.call(machine.loops.map { |path| Loop.new(path, taken, live_positive: !@system.positive_ground?).call }, @system)
       end
 
       # A reading whose points the circuit has lost, or that lie off its loops, is in the timeline, not in the drawing.

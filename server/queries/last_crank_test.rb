@@ -16,13 +16,15 @@ module Server
       #      newest judgements of the drops
       #
       # @param unit_id [String]
-      # @param system_volt [Integer]
-      # @return [Found, nil]
-      def self.of(unit_id, system_volt:)
+      # @param system [Wattomneum::Units::ElectricalSystem]
+      # @return [Found, nil] nil for what is not lead and acid: no charge can be told from its volts
+      def self.of(unit_id, system:)
+        return unless system.lead_acid?
+
         rows = Models::Reading.standing.where(unit_id: unit_id, test_key: KEYS).order(Sequel.desc(:taken_at)).limit(MOST_LOOKED_AT).all
         rounds = rows.group_by { |row| [row.job_id, row.repairs_before] }.values
         rounds = rounds.map { |same| same.uniq(&:test_key).to_h { |row| [row.test_key, row] } }
-        rounds.lazy.select { |round| (KEYS - round.keys).empty? && sound?(round) }.filter_map { |round| found(round, system_volt) }.first
+        rounds.lazy.select { |round| (KEYS - round.keys).empty? && sound?(round) }.filter_map { |round| found(round, system.blocks_in_series) }.first
       end
 
       def self.sound?(round)
@@ -31,13 +33,14 @@ module Server
       end
 
       # Without a temperature nobody knows what it is a test of.
-      def self.found(round, system_volt)
+      def self.found(round, batteries_in_series)
         said = round.values_at('posts_cranking', 'cranking_current').filter_map { |row| row.conditions['battery_temperature_celsius'] }
         celsius = said.first or return
         volt = round.transform_values(&:value)
         test = Wattomneum::Cranking::CrankTest.new(
           rest_volt: volt['posts_rest'], posts_volt: volt['posts_cranking'], drop_volt: volt['positive_drop'] + volt['ground_drop'],
-          ground_drop_volt: volt['ground_drop'], ampere: volt['cranking_current'], celsius: celsius.to_f, batteries_in_series: system_volt / 12
+          ground_drop_volt: volt['ground_drop'], ampere: volt['cranking_current'], celsius: celsius.to_f,
+          batteries_in_series: batteries_in_series
         )
         Found.new(test: test, taken_at: round['cranking_current'].taken_at)
       rescue Wattomneum::InvalidQuantityError

@@ -40,7 +40,7 @@ module Server
 
       # @return [LastCrankTest::Found, nil] the unit's own, which the whole circuit returns
       def crank_test
-        @crank_test = LastCrankTest.of(@unit_id, system_volt: system.system_volt) unless defined?(@crank_test)
+        @crank_test = LastCrankTest.of(@unit_id, system: system) unless defined?(@crank_test)
         @crank_test
       end
 

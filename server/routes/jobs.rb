@@ -22,13 +22,14 @@ module Server
 
       get '/api/jobs/:id/points' do
         allow!(:read)
-        polled(Presenters::JobPoints.call(circuit_of(job)))
+        found = Queries::JobRecord.new(job)
+        polled(Presenters::InItsWords.call(Presenters::JobPoints.call(found.circuit.machine!), found.assessment.system))
       end
 
       get '/api/jobs/:id/expectation' do
         allow!(:read)
         found = Models::PointQuestion.new(Queries::JobRecord.new(job), Contracts.check(Contracts::PointQuestion.new, asked))
-        json(Presenters::ProbeCard.call(found.probe, found.assessment))
+        json(Presenters::InItsWords.call(Presenters::ProbeCard.call(found.probe, found.assessment), found.assessment.system))
       end
 
       patch '/api/jobs/:id' do
@@ -69,8 +70,6 @@ module Server
       end
 
       private
-
-      def circuit_of(job) = Queries::JobRecord.new(job).circuit.machine!
 
       # Query strings have text only; what is opened is listed with commas.
       def asked

@@ -210,4 +210,53 @@ RSpec.describe Server::Routes::Units do
     write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(regulator: 'magic') })
     expect([status, error['fields'].keys]).to eq([422, ['regulator']])
   end
+
+  describe 'of another kind' do
+    before { sign_in_as('electrician') }
+
+    def enter(**facts)
+      write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(**facts) })
+    end
+
+    def job_on(unit)
+      write(:post, '/api/jobs', { id: SecureRandom.uuid, unit_id: unit['id'], symptom: { work: 'starting' }, complaint: 'Clicks' })
+    end
+
+    it 'are kept as they are, and shown what their loops are' do
+      kinds = [{ system_volt: 6, arrangement: 'single', battery_count: 1 }, { system_volt: 48, arrangement: 'single', battery_count: 1 },
+               { regulator: 'dc_dc' }, { grounding: 'positive' }, { grounding: 'insulated' },
+               { system_volt: 24, arrangement: 'series', battery_count: 2, has_equaliser: true }]
+      kinds.each do |facts|
+        sheet = enter(**facts)
+        expect([status, sheet['loops'].map { |one| one['key'] }]).to eq([201, %w[start charge]])
+        expect(sheet).to include(facts.transform_keys(&:to_s))
+      end
+    end
+
+    it 'are refused where their facts do not go together, in a sentence' do
+      { { has_equaliser: true } => 'has_equaliser', { grounding: 'floating' } => 'grounding', { system_volt: 36 } => 'system_volt',
+        { system_volt: 48, arrangement: 'parallel', battery_count: 2 } => 'arrangement' }.each do |facts, field|
+        enter(**facts)
+        expect([status, error['fields'].keys]).to eq([422, [field]])
+      end
+    end
+
+    it 'have their job told in their own words, cautions included' do
+      bench = job_on(enter(grounding: 'positive'))
+      card = bench['tests'].find { |one| one['key'] == 'ground_drop' }
+      expect(card).to include('how' => 'Black on bare metal of the starter case, red on the grounded post itself. Crank three seconds.',
+                              'to' => 'Grounded post')
+      rest = bench['tests'].find { |one| one['key'] == 'posts_rest' }
+      expect(rest['cautions'].map { |one| one['id'] }).to include('positive_ground')
+      points = read("/api/jobs/#{bench['id']}/points")['points'].map { |one| one['label'] }
+      expect(points.grep(/BAT\S*:[+-]/)).to eq([])
+      expect(points.grep(/grounded post/)).not_to be_empty
+    end
+
+    it 'have their readings taken and answered as any other unit' do
+      bench = job_on(enter(system_volt: 6, arrangement: 'single', battery_count: 1))
+      taken = take(bench['id'], 'posts_rest', '6.3')
+      expect([status, taken['readings'].last.dig('judged', 'verdict')]).to eq([201, 'sound'])
+    end
+  end
 end

@@ -35,7 +35,8 @@ module Wattomneum
       # The least resistance that this bank can plausibly have: with it, a sag bounds the current. A large bank with a small sag can
       # still carry a kiloampere.
       #
-      # Formula: per battery 0.6 (OCV - 7.2 V) / CCA(SAE) / c(T), full charge; without a rating 2 mohm; parallel divides, series adds.
+      # Formula: per battery 0.6 (OCV - 7.2 V) / CCA(SAE) / c(T), full charge; without a rating 2 mohm; parallel divides, series adds. Of a bank
+      # that is not lead and acid nothing is known by a rating: so little that a sag of it clears nobody.
       # Source: SAE J537 end point and c(T) as InternalResistance; the share is ours, from cases.
       #
       # @param system [Units::ElectricalSystem]
@@ -45,11 +46,13 @@ module Wattomneum
       # @example two of 800 A SAE in parallel, 27 degC   # => 0.00132
       def self.least_ohm(system, temperature_celsius: nil, limits: Limits::Table.shipped)
         share = limits.fetch('battery.resistance_least_share').value / 100.0
+        return system.blocks_in_series * limits.fetch('battery.resistance_other_kind').value / 1000.0 unless system.lead_acid?
+
         unrated = limits.fetch('battery.resistance_unrated').value / 1000.0
         ohms = system.positions.map do |position|
-          battery = system.batteries[position] or next unrated
+          battery = system.batteries[position] or next unrated * system.blocks_per_battery
           share * InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, rest_volt: FULL_VOLT,
-                                                 temperature_celsius: temperature_celsius || WARMEST_CELSIUS)
+                                                 blocks: system.blocks_per_battery, temperature_celsius: temperature_celsius || WARMEST_CELSIUS)
         end
         system.parallel? ? 1.0 / ohms.sum { |ohm| 1.0 / ohm } : ohms.sum
       end

@@ -41,7 +41,7 @@ module Wattomneum
       end
 
       def judged
-        least = table_limit('battery.load_test_least', Tables.line('load_test_least_volt').clamped(celsius),
+        least = table_limit('battery.load_test_least', Tables.line('load_test_least_volt').clamped(celsius) * system.blocks_per_battery,
                             'load_test_least_volt')
         sum("least at #{Figure.celsius(celsius)} = #{Figure.volt(least)}")
         sum("#{Figure.volt(value)} - #{Figure.volt(least)} = #{format('%+.2f', value - least)} V")

@@ -9,16 +9,18 @@ module Wattomneum
 
       # @return [Judgement]
       def call
-        return surface_charge if value > limit(surface_limit)
+        return surface_charge if six_cells_volt > limit(surface_limit)
 
-        charged = StateOfCharge.from_rest_voltage(rest_volt: value, recombinant: recombinant?)
-        sum("#{Figure.volt(value)} at rest = #{Figure.percent(charged)} charged (#{table_name} table, 25 degC)")
+        charged = StateOfCharge.from_rest_voltage(rest_volt: six_cells_volt, recombinant: recombinant?)
+        sum("#{Figure.volt(value)}#{of_six_cells} at rest = #{Figure.percent(charged)} charged (#{table_name} table, 25 degC)")
         with_validity(charged)
       end
 
       private
 
       def battery = reading.battery
+      def six_cells_volt = value / system.blocks_per_battery
+      def of_six_cells = system.blocks_per_battery == 1 ? '' : ", #{Figure.volt(six_cells_volt)} of six cells,"
       def recombinant? = battery&.recombinant? || false
       def table_name = recombinant? ? 'AGM and gel' : 'flooded'
       def surface_limit = recombinant? ? 'battery.surface_charge_agm' : 'battery.surface_charge_flooded'
@@ -56,15 +58,15 @@ module Wattomneum
 
       # Low before, charged, and low again.
       def shorted_cell?
-        value < DEAD_CELL_VOLT && circumstances.readings.any? do |other|
+        six_cells_volt < DEAD_CELL_VOLT && circumstances.readings.any? do |other|
           other.test_key == reading.test_key && other.position == reading.position && other.battery&.tag == reading.battery&.tag &&
-            other.taken_at < reading.taken_at && other.value.to_f < DEAD_CELL_VOLT
+            other.taken_at < reading.taken_at && other.value.to_f < DEAD_CELL_VOLT * system.blocks_per_battery
         end
       end
 
       def found(charged, least)
         return %w[rest.shorted_cell act] if shorted_cell?
-        return %w[rest.flat watch] if value < DEAD_CELL_VOLT
+        return %w[rest.flat watch] if six_cells_volt < DEAD_CELL_VOLT
 
         charged < least ? %w[rest.discharged watch] : %w[rest.charged sound]
       end

@@ -84,25 +84,29 @@ module Wattomneum
         { 'volt' => bank.rest_volt, 'ohm' => bank.resistance_ohm }
       end
 
-      def in_series = @system.system_volt / 12
+      def in_series = @system.series? ? @system.battery_count : 1
+      def blocks = @system.blocks_per_battery
       def charge(position) = @charge_percent.fetch(position, 100.0)
-      def open_volt(position) = Batteries::StateOfCharge.rest_voltage(charge_percent: charge(position))
+      def open_volt(position) = blocks * six_cells_volt(position)
+      def six_cells_volt(position) = Batteries::StateOfCharge.rest_voltage(charge_percent: charge(position))
 
       def battery_ohm(position)
-        battery = @system.batteries[position] or return UNRATED_OHM / @health_ratio.fetch(position, 1.0)
-        Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere * @health_ratio.fetch(position, 1.0),
-                                                  rest_volt: open_volt(position), charge_percent: charge(position), temperature_celsius: @celsius)
+        health = @health_ratio.fetch(position, 1.0)
+        battery = @system.batteries[position] or return blocks * UNRATED_OHM / health
+        Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere * health, blocks: blocks,
+                                                  rest_volt: six_cells_volt(position), charge_percent: charge(position),
+                                                  temperature_celsius: @celsius)
       end
 
       # A battery of which nothing is entered (common practice).
       UNRATED_OHM = 0.005
       private_constant :UNRATED_OHM
 
-      # Formula: V = setpoint at 25 degC + shift x (T - 25); a regulator that a control unit commands is not shifted here.
+      # Formula: V = setpoint at 25 degC + shift x (T - 25); not where it is commanded, nor for a converter, nor for other than lead and acid.
       # Source: 3 mV per cell and degC, handbook, from memory.
       def regulated_volt(part)
-        setpoint = part.fields.fetch('volt', Parts::Alternator::VOLT_PER_12 * @drawn.system_volt / 12)
-        return setpoint if @system.regulator == 'commanded'
+        setpoint = part.fields.fetch('volt', Parts::Alternator::VOLT_PER_12 * @drawn.system_volt / 12.0)
+        return setpoint if %w[commanded dc_dc].include?(@system.regulator) || !@system.lead_acid?
 
         setpoint + (@system.limit('charging.shift_per_degree').value * (@celsius - Charging::Regulation::REFERENCE_CELSIUS))
       end
@@ -131,13 +135,13 @@ module Wattomneum
       def usual_volt(ampere)
         new_ohms = @system.positions.map { |position| new_battery_ohm(position) }
         bank_ohm = @system.parallel? ? 1.0 / new_ohms.sum { |ohm| 1.0 / ohm } : new_ohms.sum
-        open = Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0) * in_series
+        open = Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0) * @system.blocks_in_series
         [open - (ampere * (bank_ohm + path_steps.flatten.sum { |step| drawn_ohm(step) })), LEAST_SHARE * @system.system_volt].max
       end
 
       def new_battery_ohm(position)
-        battery = @system.batteries[position] or return UNRATED_OHM
-        Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, temperature_celsius: USUAL_CELSIUS,
+        battery = @system.batteries[position] or return blocks * UNRATED_OHM
+        Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, temperature_celsius: USUAL_CELSIUS, blocks: blocks,
                                                   rest_volt: Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0))
       end
 

@@ -62,17 +62,17 @@ module Wattomneum
 
       # @return [Sheet]
       def start
-        sheet(START, 'Start circuit, the usual one', [*bank, *isolator, *START_PARTS, *interlock, solenoid, starter, *METAL],
+        sheet(START, 'Start circuit, the usual one', [*bank, *isolator, *START_PARTS, *interlock, solenoid, starter, *metal],
               [*bank_wires, *feed_to('K2:30'), *START_WIRES, *coil_ground, *ground, bolts], loops: 'start, load: M1, state: cranking',
-              places: { starter_stud: 'K2:30', solenoid_terminal: 'K2:86', starter_case: 'M1:case' })
+              places: { starter_stud: 'K2:30', solenoid_terminal: 'K2:86', starter_case: "M1:#{starter_back}" })
       end
 
       # @return [Sheet]
       def charge
-        sheet(CHARGE, 'Charge circuit, the usual one', [*bank, *isolator, *CHARGE_PARTS, *lamp, *regulator, alternator, *METAL],
-              [*bank_wires, *feed_to(nil), output, *CHARGE_WIRES, *excitation, *sense, *ground], loops: 'charge, load: G, state: running',
-              places: { alternator_output: 'G:B+', alternator_case: 'G:case', **excitation_places,
-                        **(@system.has_sense && !external? ? { sense_terminal: 'G:S' } : {}) })
+        charger = Charger.new(@system, back: back)
+        sheet(CHARGE, 'Charge circuit, the usual one', [*bank, *isolator, *CHARGE_PARTS, *charger.parts, *metal],
+              [*bank_wires, *feed_to(nil), *CHARGE_WIRES, *charger.wires, *ground], loops: 'charge, load: G, state: running',
+              places: charger.places)
       end
 
       START_PARTS = ['{ id: F1, kind: fuse, label: Key switch feed, rating_ampere: 30 }',
@@ -83,22 +83,24 @@ module Wattomneum
       START_WIRES = ['{ number: 11, from: FEED, to: F1:1, ohm: 0.002 }', '{ number: 12, from: FEED, to: F2:1, ohm: 0.002 }',
                      '{ number: 13, from: F1:2, to: S2:30, ohm: 0.02 }', '{ number: 15, from: S2:50, to: K1:86, ohm: 0.05 }',
                      '{ number: 18, from: F2:2, to: K1:30, ohm: 0.003 }',
-                     '{ number: 19, from: K1:87, to: K2:86, ohm: 0.01 }', '{ number: 6, from: K2:87, to: M1:+, ohm: 0.00002 }',
-                     '{ number: sol, from: K2:85, to: M1:case, ohm: 0.0005 }'].freeze
+                     '{ number: 19, from: K1:87, to: K2:86, ohm: 0.01 }', '{ number: 6, from: K2:87, to: M1:+, ohm: 0.00002 }'].freeze
       CHARGE_PARTS = ['{ id: F3, kind: fuse, label: Gauges and lamps, rating_ampere: 10 }',
                       '{ id: FL1, kind: fusible_link, label: Output link, rating_ampere: 250 }',
                       '{ id: S2, kind: switch, label: Key switch, contacts: [{ from: 30, to: 15, closed_in: [key_on, cranking, running] }] }'].freeze
       CHARGE_WIRES = ['{ number: 21, from: FEED, to: S2:30, ohm: 0.02 }', '{ number: 35, from: S2:15, to: F3:1, ohm: 0.005 }',
-                      '{ number: bracket, from: G:case, to: BLOCK, ohm: 0.00015 }', '{ number: 31, from: FL1:2, to: FEED, ohm: 0.0005 }'].freeze
+                      '{ number: 30, from: G:B+, to: FL1:1, ohm: 0.0003 }', '{ number: 31, from: FL1:2, to: FEED, ohm: 0.0005 }'].freeze
       METAL = ['{ id: G2, kind: ground, label: Battery ground, body: FRAME, ohm: 0.00003, ring_ohm: 0.00002 }',
                '{ id: FEED, kind: stud, label: Feed stud, ring_ohm: 0.00002 }',
                '{ id: BLOCK, kind: body, label: Engine block }', '{ id: FRAME, kind: body, label: Frame }'].freeze
-      private_constant :START_PARTS, :START_WIRES, :CHARGE_PARTS, :CHARGE_WIRES, :METAL
+      # Where no metal of the machine leads back, all returns meet on a stud.
+      STUDS = ['{ id: FEED, kind: stud, label: Feed stud, ring_ohm: 0.00002 }',
+               '{ id: RET, kind: stud, label: Return stud, ring_ohm: 0.00002 }'].freeze
+      private_constant :START_PARTS, :START_WIRES, :CHARGE_PARTS, :CHARGE_WIRES, :METAL, :STUDS
 
       private
 
       def sheet(key, title, parts, wires, loops:, places:)
-        all = { positive_post: plus, negative_post: minus, engine_block: 'BLOCK:metal', frame: 'FRAME:metal', battery_ground: 'G2:joint',
+        all = { positive_post: plus, negative_post: minus, **metal_places,
                 **(@system.has_isolator ? { isolator_in: 'S1:1', isolator_out: 'S1:2' } : {}), **places }
         text = ["sheet: #{key}", "title: #{title}", "system_volt: #{@volt}", "reference: #{minus}",
                 "places: { #{all.map { |place, node| "#{place}: \"#{node}\"" }.join(', ')} }", "loops: [{ key: #{loops} }]",
@@ -106,6 +108,18 @@ module Wattomneum
         read = Notation::SheetReader.read(text)
         read.sheet || raise(ConvergenceError, "the usual sheet can not be read: #{read.problems.first}")
       end
+
+      def metal = @system.insulated? ? STUDS : METAL
+
+      def metal_places
+        return { battery_ground: 'RET:joint' } if @system.insulated?
+
+        { engine_block: 'BLOCK:metal', frame: 'FRAME:metal', battery_ground: 'G2:joint' }
+      end
+
+      # Where small returns meet, and what leads them back.
+      def back = @system.insulated? ? 'RET' : 'G2'
+      def starter_back = @system.insulated? ? '-' : 'case'
 
       def plus
         return 'BAT:+' if @box
@@ -116,9 +130,10 @@ module Wattomneum
       def minus = @box ? 'BAT:-' : 'BAT_A:-'
 
       def battery_ohm(position)
-        battery = @system.batteries[position] or return UNRATED_OHM
+        blocks = @system.blocks_per_battery
+        battery = @system.batteries[position] or return UNRATED_OHM * blocks
         Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, rest_volt: Parts::Battery::NOMINAL_VOLT,
-                                                  temperature_celsius: CELSIUS)
+                                                  temperature_celsius: CELSIUS, blocks: blocks)
       end
 
       def bank_ohm
@@ -127,11 +142,12 @@ module Wattomneum
       end
 
       def bank
-        volts = Parts::Battery::NOMINAL_VOLT * @volt / 12
+        volts = Parts::Battery::NOMINAL_VOLT * @volt / 12.0
         return ["{ id: BAT, kind: battery, label: Battery bank, volt: #{volts}, ohm: #{written(bank_ohm)} }"] if @box
 
         @system.positions.map do |position|
-          "{ id: BAT_#{position}, kind: battery, label: Battery #{position}, ohm: #{written(battery_ohm(position))} }"
+          "{ id: BAT_#{position}, kind: battery, label: Battery #{position}, volt: #{Parts::Battery::NOMINAL_VOLT * @system.blocks_per_battery}, " \
+            "ohm: #{written(battery_ohm(position))} }"
         end
       end
 
@@ -165,12 +181,19 @@ module Wattomneum
         [*post, "{ number: 10, from: \"#{from}\", to: FEED, ohm: 0.0005 }", *("{ number: 4, from: \"#{from}\", to: #{stud}, ohm: #{cable} }" if stud)]
       end
 
+      # Frame and engine block lead back, or cables.
       def ground
-        ["{ number: 5, from: \"#{minus}\", to: G2, ohm: #{written(healthy('drop.ground_cranking'))} }",
-         "{ number: strap, from: BLOCK, to: FRAME, ohm: #{written(healthy('drop.ground_network'))} }"]
+        post = "{ number: 5, from: \"#{minus}\", to: #{back}, ohm: #{written(healthy('drop.ground_cranking'))} }"
+        return [post] if @system.insulated?
+
+        [post, "{ number: strap, from: BLOCK, to: FRAME, ohm: #{written(healthy('drop.ground_network'))} }"]
       end
 
-      def bolts = "{ number: bolts, from: M1:case, to: BLOCK, ohm: #{written(healthy('drop.connection'))} }"
+      def bolts
+        return "{ number: bolts, from: M1:case, to: BLOCK, ohm: #{written(healthy('drop.connection'))} }" unless @system.insulated?
+
+        "{ number: 7, from: \"M1:-\", to: RET, ohm: #{written(healthy('drop.ground_network'))} }"
+      end
 
       def solenoid
         ratio = @volt / 12.0
@@ -184,15 +207,13 @@ module Wattomneum
         path += healthy('drop.start_cable') + healthy('drop.contact') if @system.has_isolator
         volts = Parts::Battery::NOMINAL_VOLT * @volt / 12.0
         ohm = (volts / @ampere) - bank_ohm - path
-        "{ id: M1, kind: load, label: Starter, pins: [\"+\", case], ohm: #{written(ohm.clamp(LEAST_OHM, MOST_OHM))}, " \
-          "works_from_volt: #{6.5 * @volt / 12}, works_in: [cranking] }"
+        "{ id: M1, kind: load, label: Starter, pins: [\"+\", \"#{starter_back}\"], ohm: #{written(ohm.clamp(LEAST_OHM, MOST_OHM))}, " \
+          "works_from_volt: #{6.5 * @volt / 12.0}, works_in: [cranking] }"
       end
 
       LEAST_OHM = 0.002
       MOST_OHM = 100.0
       private_constant :LEAST_OHM, :MOST_OHM
-
-      def external? = @system.regulator_outside?
 
       # A neutral switch lies in the ground of the start relay's coil.
       def interlock
@@ -200,53 +221,12 @@ module Wattomneum
       end
 
       def coil_ground
-        return ['{ number: 17, from: K1:85, to: G2, ohm: 0.01 }'] unless @system.neutral_interlock
+        own = "{ number: sol, from: K2:85, to: \"M1:#{starter_back}\", ohm: 0.0005 }"
+        return [own, "{ number: 17, from: K1:85, to: #{back}, ohm: 0.01 }"] unless @system.neutral_interlock
 
-        ['{ number: 17, from: K1:85, to: S3:1, ohm: 0.01 }', '{ number: 20, from: S3:2, to: G2, ohm: 0.01 }']
+        [own, '{ number: 17, from: K1:85, to: S3:1, ohm: 0.01 }', "{ number: 20, from: S3:2, to: #{back}, ohm: 0.01 }"]
       end
 
-      def excitation_places = external? ? { excitation_terminal: "G:#{field_pin}" } : { excitation_terminal: 'G:D+', charge_lamp: 'H1:1' }
-      def field_pin = @system.regulator == 'external_a' ? 'F1' : 'F'
-
-      # A regulator outside by its terminals: its supply and ground, what it senses, and the field that it feeds (B) or grounds (A).
-      def regulator
-        return [] unless external?
-
-        role = @system.regulator == 'external_a' ? 'low_side' : 'high_side'
-        ["{ id: U1, kind: control_unit, label: Regulator, runs_from_volt: #{5 * @volt / 12}, draws_ohm: #{100 * @volt / 12}, pins: [" \
-         '{ pin: supply, role: supply }, { pin: ground, role: ground }, { pin: sense, role: input, ohm: 50000 }, ' \
-         "{ pin: field, role: #{role}, ohm: 0.4, active_in: [key_on, cranking, running] }] }"]
-      end
-
-      # Through the lamp where it excites itself; through the regulator outside else.
-      def excitation
-        return ['{ number: 36, from: F3:2, to: H1:1, ohm: 0.02 }', '{ number: 37, from: H1:2, to: G:D+, ohm: 0.1 }'] unless external?
-
-        ['{ number: 41, from: F3:2, to: "U1:supply", ohm: 0.02 }', '{ number: 42, from: "U1:ground", to: G2, ohm: 0.01 }',
-         '{ number: 43, from: FEED, to: "U1:sense", ohm: 0.05 }', *field_wires]
-      end
-
-      def field_wires
-        return ['{ number: 44, from: "U1:field", to: G:F, ohm: 0.02 }'] unless @system.regulator == 'external_a'
-
-        ['{ number: 44, from: F3:2, to: G:F1, ohm: 0.02 }', '{ number: 45, from: G:F2, to: "U1:field", ohm: 0.02 }']
-      end
-
-      def lamp
-        return [] if external?
-
-        ["{ id: H1, kind: load, label: Charge lamp, ohm: #{48 * @volt / 12}, works_from_volt: #{4 * @volt / 12}, works_in: [key_on, cranking] }"]
-      end
-
-      def alternator
-        return "{ id: G, kind: alternator, label: Alternator, sense: #{@system.has_sense} }" unless external?
-
-        "{ id: G, kind: alternator, label: Alternator, field: true, field_grounded: #{@system.regulator == 'external_a'}, " \
-          "rotor_ohm: #{5.5 * @volt / 12}, excited_from_volt: #{4 * @volt / 12} }"
-      end
-
-      def output = '{ number: 30, from: G:B+, to: FL1:1, ohm: 0.0003 }'
-      def sense = @system.has_sense && !external? ? ['{ number: 34, from: FEED, to: G:S, ohm: 0.02 }'] : []
       # Within what a sheet may hold, whatever was entered.
       def healthy(limit) = (HEALTHY_SHARE.fetch(limit) * @system.limit(limit).value / @ampere).clamp(0.00001, 1.0)
       def written(number) = format('%.7f', number)

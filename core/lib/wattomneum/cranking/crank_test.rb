@@ -16,7 +16,7 @@ module Wattomneum
       # @param drop_volt [Float] positive and ground side together, 0 or more
       # @param ground_drop_volt [Float, nil] the ground side of them, where both sides were read apart
       # @param celsius [Float] of battery and engine at the test
-      # @param batteries_in_series [Integer] of 12 V
+      # @param batteries_in_series [Numeric] of 12 V: a half on 6 V
       # @param ampere [Float, nil] by clamp; without it resistances are not known, what happens elsewhere still is
       # @param speed_rpm [Float, nil] of the engine
       # @raise [InvalidQuantityError] if the volts can not have been read in one test
@@ -73,7 +73,7 @@ module Wattomneum
       end
 
       def check_volts
-        system = "#{batteries_in_series * 12} V"
+        system = "#{(batteries_in_series * 12).round} V"
         refuse('rest_volt', "#{rest_volt} V at rest is no #{system} bank that can crank") unless REST_VOLT.cover?(rest_volt / batteries_in_series)
         refuse('posts_volt', 'the posts were no lower while cranking than at rest: no current flowed, this was no crank test') if sag_volt <= 0
         refuse('drop_volt', 'a drop can not be less than 0 V: turn the leads') if drop_volt.negative?

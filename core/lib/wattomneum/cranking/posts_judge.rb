@@ -16,7 +16,7 @@ module Wattomneum
         warm = system.limit('cranking.posts_least', limits: limits).value
         return warm if celsius.nil? || celsius >= WARM_CELSIUS
 
-        Batteries::Tables.line('load_test_least_volt').clamped(celsius) * (system.series? ? 2 : 1)
+        Batteries::Tables.line('load_test_least_volt').clamped(celsius) * system.blocks_in_series
       end
 
       # @return [Judgement]

@@ -27,7 +27,8 @@ module Wattomneum
 
       # @return [String, nil] high, low or lost; nil when not measured
       def volts_class
-        posts = reading('posts_cranking') or return
+        posts = reading('posts_cranking') if @system.lead_acid?
+        return if posts.nil?
         return 'lost' if posts.value < limit('cranking.posts_lost')
 
         posts.value >= PostsJudge.least_volt(@system, posts, @circumstances.limits) ? 'high' : 'low'

@@ -15,11 +15,13 @@ module Wattomneum
         other = OtherKinds.judgement(reading, circumstances.system)
         return other if other
 
-        judgement = reading.test.along_circuit? ? yield : judge_class(reading.test).new(reading, circumstances).call
+        judgement = reading.test.along_circuit? ? yield : judge_class(reading.test, circumstances.system).new(reading, circumstances).call
         apply_preconditions(judgement, Preconditions.new(reading, circumstances.system))
       end
 
-      def self.judge_class(test)
+      def self.judge_class(test, system)
+        return Charging::SetpointJudge if Charging::SetpointJudge.for?(test, system)
+
         test.judge.split('::').reduce(Wattomneum) { |space, name| space.const_get(name) }
       end
       private_class_method :judge_class

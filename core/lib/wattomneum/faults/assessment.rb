@@ -86,7 +86,7 @@ module Wattomneum
 
       # @return [Array<ProofLadder>]
       def ladders
-        @ladders ||= [*([StarterLadder.new(self)] if system.starter?), *([AlternatorLadder.new(self)] if system.battery?),
+        @ladders ||= [*([StarterLadder.new(self)] if system.starter?), *charger_ladder,
                       *system.positions.map { |position| BatteryLadder.new(self, position) }, *paths&.ladders]
       end
 
@@ -122,6 +122,12 @@ module Wattomneum
 
       NO_CIRCUIT = Evidence::Findings.sentence('circuit.none')
       private_constant :NO_CIRCUIT
+
+      def charger_ladder
+        return [] unless system.battery?
+
+        [system.converter? || !system.lead_acid? ? ChargerLadder.new(self) : AlternatorLadder.new(self)]
+      end
 
       def step_along_paths
         return paths.next_step if @own_circuit

@@ -13,7 +13,9 @@ module Wattomneum
       ALONG = { 'output_terminal_stopped' => %w[positive_post alternator_output], 'sense_feed' => %w[positive_post sense_terminal],
                 'alternator_output_drop' => %w[positive_post alternator_output],
                 'alternator_case_drop' => %w[negative_post alternator_case] }.freeze
-      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG, :BEFORE_ITSELF
+      # What enables it without a lamp in between is a feed like any other.
+      ENABLES = { 'excitation_feed' => %w[positive_post excitation_terminal] }.freeze
+      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG, :ENABLES, :BEFORE_ITSELF
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -37,7 +39,7 @@ module Wattomneum
         found = BankInside.new(@assessment, @steps).call || locate
         return found if found
 
-        keys = %w[posts_rest charging_fast_idle] + (fails? ? WHEN_IT_FAILS : WHEN_IT_CHARGES)
+        keys = %w[posts_rest charging_fast_idle] + ways_on
         key = keys.find { |test| fits?(test) && @steps.open?(test) }
         return field if fails? && BEFORE_ITSELF.include?(key) && field
         return @steps.measure(key, why: why(key)) if key
@@ -47,16 +49,25 @@ module Wattomneum
 
       private
 
-      # Where on a feed or ground that failed: the lamp or the pile stays on.
-      def locate
-        ALONG.each_key.lazy.filter_map { |key| along(key) if @assessment.judgement(key)&.act? }.first || excitation
+      # Low, but it charges: what it gives is lost on the way, or is too little.
+      def ways_on
+        return WHEN_IT_CHARGES unless fails?
+
+        charges? ? ['alternator_output_drop', *WHEN_IT_FAILS] : WHEN_IT_FAILS
       end
 
-      def along(key)
+      def charges? = %w[charging_fast_idle charging_loaded].none? { |key| @assessment.judgement(key)&.figures&.key?(:rise_volt) }
+
+      # Where on a feed or ground that failed: the lamp or the pile stays on.
+      def locate
+        ALONG.each_key.lazy.filter_map { |key| along(key, ALONG.fetch(key)) if @assessment.judgement(key)&.act? }.first || excitation
+      end
+
+      def along(key, ends)
         places = @assessment.machine.sheet.places
         shown_by = @assessment.reading(key)
         whole = Readings::Catalogue.fetch(key).probe(@assessment.machine.sheet, state: shown_by.state) or return
-        search = Paths::DropSearch.new(@assessment.paths, whole, ends: ALONG.fetch(key).map { |place| places.fetch(place) })
+        search = Paths::DropSearch.new(@assessment.paths, whole, ends: ends.map { |place| places.fetch(place) })
         probe = search.next_probe or return
         lamp_on = whole.from if Readings::Catalogue.fetch(key).feed?
         as_before = lamp_on ? "the lamp still on #{Paths::Words.short(lamp_on, @assessment.machine)}" : 'at the same current'
@@ -64,12 +75,14 @@ module Wattomneum
                               why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
       end
 
-      # Through the charge lamp; where a regulator stands outside, its field says all.
+      # Through the charge lamp; where a regulator stands outside, its field says all; straight on where there is neither.
       def excitation
         return unless @assessment.judgement('excitation_feed')&.act?
 
         lamp = @assessment.paths.circumstances.uses.charge_lamp
-        lamp ? @steps.down(@assessment.machine.consumers.needed(lamp), 'key_on') : field
+        return @steps.down(@assessment.machine.consumers.needed(lamp), 'key_on') if lamp
+
+        field || ENABLES.lazy.filter_map { |key, ends| along(key, ends) }.first
       end
 
       # A regulator of its own is looked into before the alternator is.

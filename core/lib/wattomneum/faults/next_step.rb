@@ -119,7 +119,7 @@ module Wattomneum
       def looked_at = first_of(['connections_look'])
 
       def first_of(keys)
-        missing = keys.find { |test| assessment.reading(test).nil? }
+        missing = keys.find { |test| assessment.reading(test).nil? && Readings::Catalogue.fetch(test).fits?(assessment.system) }
         missing && measure(missing,
                            why: missing.end_with?('look') ? 'Eyes and hands before the meter' : 'See it fail before anything is touched')
       end

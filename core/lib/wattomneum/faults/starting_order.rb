@@ -61,8 +61,10 @@ module Wattomneum
 
       # Every test of the path would be void: charge first.
       def dead_bank?
+        return false unless assessment.system.lead_acid?
+
         rest = assessment.reading('posts_rest') or return false
-        rest.value / (assessment.system.series? ? 2 : 1) < assessment.limits.fetch('battery.crank_least').value
+        rest.value / assessment.system.blocks_in_series < assessment.limits.fetch('battery.crank_least').value
       end
 
       def posts

@@ -2,7 +2,7 @@
 
 module Wattomneum
   module Limits
-    # All limits, looked up by id and system voltage. 12 V and 24 V are rows of their own; nothing is doubled in code.
+    # All limits, looked up by id and system voltage. 12 V and 24 V are rows of their own; what follows from them on 6 V and 48 V is data too.
     class Table
       # @return [Limits::Table] the rows of core/data/limits.yml
       def self.shipped = SHIPPED
@@ -14,7 +14,7 @@ module Wattomneum
       end
 
       # @param id [String]
-      # @param system_volt [Integer] 12 or 24
+      # @param system_volt [Integer]
       # @return [Limit]
       # @raise [UnknownKeyError] if no row has this id for this system voltage
       def fetch(id, system_volt: 'any')
@@ -40,8 +40,21 @@ module Wattomneum
         self.class.new(to_a.map { |limit| values.key?(limit.row_id) ? limit.as_set(values[limit.row_id]) : limit })
       end
 
-      SHIPPED = new(DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) })
-      private_constant :SHIPPED
+      # @param rows [Array<Limit>]
+      # @param rule [Hash{String => Object}] a row of core/data/limits_of_other_systems.yml
+      # @return [Array<Limit>] of that system
+      def self.following(rows, rule)
+        of = rows.select { |limit| limit.system_volt == rule['from'] && limit.id.start_with?(*rule.fetch('only', [''])) }
+        of.map do |limit|
+          Limit.new(**limit.to_h, system_volt: rule['system_volt'], value: limit.value * rule['ratio'], source_kind: rule['source_kind'],
+                                  source: "#{rule['source']}: #{limit.source}")
+        end
+      end
+      private_class_method :following
+
+      PRINTED = DataFile.load('limits').map { |row| Limit.new(**row.transform_keys(&:to_sym)) }.freeze
+      SHIPPED = new(PRINTED + DataFile.load('limits_of_other_systems').flat_map { |rule| following(PRINTED, rule) })
+      private_constant :PRINTED, :SHIPPED
     end
   end
 end

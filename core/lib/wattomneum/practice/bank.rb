@@ -39,7 +39,7 @@ module Wattomneum
       # @return [Float] volts at rest, alone
       def open_volt(position, charge_percent)
         table = Batteries::Tables::DATA['rest_voltage'][battery(position).recombinant? ? 'agm' : 'flooded']['points']
-        Numerics::PiecewiseLine.new(table.map(&:reverse)).clamped(charge_percent)
+        @system.blocks_per_battery * Numerics::PiecewiseLine.new(table.map(&:reverse)).clamped(charge_percent)
       end
 
       # @param position [String]
@@ -55,7 +55,9 @@ module Wattomneum
       # @return [Float] volts under a load of half its rating
       def loaded_volt(position, charge_percent, health_ratio)
         volt = open_volt(position, charge_percent)
-        ohm = Batteries::InternalResistance.from_rating(measured_sae_ampere: sae_ampere(position, health_ratio), rest_volt: volt,
+        blocks = @system.blocks_per_battery
+        ohm = Batteries::InternalResistance.from_rating(measured_sae_ampere: sae_ampere(position, health_ratio), rest_volt: volt / blocks,
+                                                        blocks: blocks,
                                                         charge_percent: charge_percent, temperature_celsius: @temperature_celsius)
         volt - (load_ampere(position) * ohm)
       end
@@ -71,7 +73,7 @@ module Wattomneum
         gravity = Numerics::PiecewiseLine.new(line).clamped(charge_percent)
         shift = Batteries::StateOfCharge::SG_PER_STEP * (@temperature_celsius - Batteries::StateOfCharge::REFERENCE_CELSIUS) /
                 Batteries::StateOfCharge::STEP_CELSIUS
-        Array.new(6) { (gravity - shift + ((@random.rand - 0.5) * 0.008)).round(3) }
+        Array.new((6 * @system.blocks_per_battery).round) { (gravity - shift + ((@random.rand - 0.5) * 0.008)).round(3) }
       end
 
       private

@@ -119,7 +119,7 @@ module Wattomneum
         when 'charging_loaded' then volts(charging.posts_volt(loaded: true))
         when 'ripple' then Measured.new(value: noisy(charging.ripple_volt, 0.05).round(2))
         when 'alternator_output' then Measured.new(value: noisy(charging.most_ampere, CLAMP_RATIO).round)
-        when 'dash_gauge' then Measured.new(value: (charging.posts_volt - (0.4 * @system.system_volt / 12)).round)
+        when 'dash_gauge' then Measured.new(value: (charging.posts_volt - (0.4 * @system.blocks_in_series)).round)
         when 'alternator_case_drop', 'alternator_output_drop' then at_current(charging.drop_volt(test.from, test.to))
         else volts(charging.posts_volt)
         end
@@ -155,7 +155,15 @@ module Wattomneum
       def conditions_for(test)
         keys = test.asked_conditions(system)
         said = keys.to_h { |key| [key, usual_answer(key)] }.compact
+        said = said.merge('setpoint_volt' => setpoint_volt) if keys.include?('setpoint_volt') && setpoint_volt
         keys.include?('posts_now_volt') ? said.merge('posts_now_volt' => posts_in(test.state)) : said
+      end
+
+      # Of what has one on its plate: nobody looks for that of an ordinary alternator.
+      def setpoint_volt
+        return if system.lead_acid? && !system.converter?
+
+        machine.sheet.part(machine.sheet.places.fetch('alternator_output').split(':').first).fields['volt']
       end
 
       def posts_in(state) = noisy(wiring.volt('positive_post', 'negative_post', state), METER_RATIO).round(2)

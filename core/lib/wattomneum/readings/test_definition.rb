@@ -9,8 +9,19 @@ module Wattomneum
       POSTS = %w[positive_post negative_post].freeze
       STARTS = %w[cable_lamp signal_wire_ohms].freeze
       FEEDS = %w[solenoid_terminal alternator_output sense_terminal excitation_terminal].freeze
-      private_constant :POSTS, :STARTS, :FEEDS
+      # What only an alternator has, and what is asked of one.
+      ALTERNATORS = %w[belt_look charge_lamp_key_on charge_lamp_running alternator_output ripple].freeze
+      # What nobody has a figure for on 48 V.
+      LEAD_ACID_VOLTS = %w[alternator_output ripple].freeze
+      TURNED = %w[belt_looked_at speed_as_stated].freeze
+      # A lamp or a hand lifts no link where a battery stands alone; an equaliser levels the halves that are read apart.
+      ASKED_OF = { 'tested_alone' => :bank?.to_proc, 'equaliser_off' => :has_equaliser.to_proc }.freeze
+      EQUALISED = %w[rest_voltage battery_test load_test].freeze
+      private_constant :POSTS, :STARTS, :FEEDS, :ALTERNATORS, :LEAD_ACID_VOLTS, :TURNED, :ASKED_OF, :EQUALISED
       FIELDS.each { |field| define_method(field) { @row[field] } }
+
+      ALWAYS = ->(_) { true }
+      private_constant :ALWAYS
 
       # What every old test was: volts over a piece of the start loop.
       OLD = { 'quantity' => 'voltage', 'per' => 'unit', 'state' => 'cranking', 'loop' => 'start', 'instrument' => 'multimeter', 'minutes' => 3,
@@ -62,8 +73,9 @@ module Wattomneum
       # @return [Boolean] true for tests that help but are not asked for in the order of work
       def optional? = @row.fetch('optional', false)
 
-      # @return [Integer] how many figures one reading holds (six cells of a hydrometer, otherwise one)
-      def cells = @row.fetch('cells', 1)
+      # @param system [Units::ElectricalSystem]
+      # @return [Integer] how many figures one reading holds: the cells of a battery by hydrometer, otherwise one
+      def cells(system) = @row.key?('cells') ? (@row['cells'] * system.blocks_per_battery).round : 1
 
       # @return [Array<String>] ids of the cautions shown at this step
       def cautions = @row.fetch('cautions', [])
@@ -80,13 +92,18 @@ module Wattomneum
         return false if (per_battery? || POSTS.intersect?([from, to].compact)) && !system.battery?
         return false if (STARTS.include?(key) || state == 'cranking') && !system.starter?
 
+        return false if ALTERNATORS.include?(key) && system.converter?
+        return false if LEAD_ACID_VOLTS.include?(key) && !system.lead_acid_volts?
+
         self.when != 'sense' || (system.has_sense && !system.regulator_outside?)
       end
 
       # @param system [Units::ElectricalSystem]
       # @return [Array<String>] conditions without which the reading is no evidence on this unit
       def required_conditions(system)
-        @row.fetch('requires', []).reject { |key| key == 'tested_alone' && !system.bank? }
+        keys = @row.fetch('requires', []) + (EQUALISED.include?(key) ? ['equaliser_off'] : [])
+        keys -= TURNED if system.converter?
+        keys.select { |key| ASKED_OF.fetch(key, ALWAYS).call(system) }
       end
 
       # @param system [Units::ElectricalSystem]
@@ -101,7 +118,7 @@ module Wattomneum
         return if @row['plausible'].nil?
 
         low, high = @row['plausible']
-        factor = quantity == 'voltage' && !per_battery? ? system.system_volt / 12.0 : 1.0
+        factor = quantity == 'voltage' ? blocks(system) : 1.0
         (low * factor)..(high * factor)
       end
 
@@ -121,10 +138,13 @@ module Wattomneum
 
       private
 
+      # What it spans, in batteries of six cells.
+      def blocks(system) = per_battery? ? system.blocks_per_battery : system.blocks_in_series
+
       def fill(text, system, limits)
         text.gsub(/\{([a-z_.]+)( as rest volts)?\}/) do
           limit = system.limit(Regexp.last_match(1), limits: limits)
-          next Quantities::Figure.volt(Batteries::StateOfCharge.rest_voltage(charge_percent: limit.value)) if Regexp.last_match(2)
+          next Quantities::Figure.volt(Batteries::StateOfCharge.rest_voltage(charge_percent: limit.value) * blocks(system)) if Regexp.last_match(2)
 
           "#{Quantities::Figure.trim(limit.value, 4)} #{limit.unit == 'percent' ? '%' : limit.unit}"
         end

@@ -13,7 +13,8 @@ RSpec.describe Wattomneum::Evidence::OtherKinds do
   end
 
   it 'judges neither the posts nor the charging of a bank with one in it, but what is commanded by its setpoint' do
-    expect([read('posts_cranking', 9.0).validity, read('charging_fast_idle', 14.2).validity]).to eq(%w[void void])
+    expect([read('posts_cranking', 9.0).validity, read('charging_fast_idle', 14.2).validity]).to eq(%w[void unstated])
+    expect(read('charging_fast_idle', 14.2).instead).to include('Say its setpoint')
     said = all_said(Wattomneum::Readings::Catalogue.fetch('charging_fast_idle'), system).merge('setpoint_volt' => 14.2)
     expect(read('charging_fast_idle', 14.2, conditions: said).verdict).to eq('sound')
   end

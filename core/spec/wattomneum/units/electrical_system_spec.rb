@@ -20,7 +20,7 @@ RSpec.describe Wattomneum::Units::ElectricalSystem do
     expect(Wattomneum::Readings::Catalogue.for(none).map(&:key)).to not_include('posts_cranking', 'rest_voltage', 'cranking_behaviour')
     expect { described_class.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: 300.0) }
       .to raise_error(Wattomneum::InvalidQuantityError, /none without a starter/)
-    expect { single_battery(regulator: 'magic') }.to raise_error(Wattomneum::InvalidQuantityError, /a regulator is internal/)
+    expect { single_battery(regulator: 'magic') }.to raise_error(Wattomneum::InvalidQuantityError, /regulator is one of internal/)
   end
 
   it 'names the parts that are mended as a whole, and still knows what repairs of the past were called' do

@@ -169,10 +169,14 @@ export function JobBenchPage() {
                 <span className="font-medium">{job.unit.name}</span>
               </h1>
               <p className="text-quiet">
-                Job {job.number}, {job.state}. {job.unit.yard}, {job.unit.system},{' '}
-                {job.unit.batteries
-                  .map((battery) => `${battery.position} ${battery.rating_ampere} A ${battery.rating_standard}`)
-                  .join(', ')}
+                Job {job.number}, {job.state}.{' '}
+                {[
+                  job.unit.yard,
+                  job.unit.system,
+                  ...job.unit.batteries.map(
+                    (battery) => `${battery.position} ${battery.rating_ampere} A ${battery.rating_standard}`,
+                  ),
+                ].join(', ')}
               </p>
             </header>
             <Bench job={job} />

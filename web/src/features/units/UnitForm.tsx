@@ -11,22 +11,41 @@ import { BothVersions } from '../../shared/writes/BothVersions'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { changeUnit, enterUnit } from '../../shared/api/units'
-import { emptyUnit, fromSheet, merged, toInput, unlike, type Regulator, type UnitFields } from './unitFields'
+import {
+  emptyUnit,
+  fromSheet,
+  merged,
+  toInput,
+  unlike,
+  type Grounding,
+  type Regulator,
+  type UnitFields,
+} from './unitFields'
 
 const BANKS = [
-  { value: 'none-0', label: 'none, started by hand' },
-  { value: 'single-1', label: '12 V, one battery' },
-  { value: 'parallel-2', label: '12 V, two in parallel' },
-  { value: 'parallel-3', label: '12 V, three in parallel' },
-  { value: 'parallel-4', label: '12 V, four in parallel' },
-  { value: 'series-2', label: '24 V, series pair' },
+  { value: 'none-0-12', label: 'none, started by hand' },
+  { value: 'single-1-12', label: '12 V, one battery' },
+  { value: 'parallel-2-12', label: '12 V, two in parallel' },
+  { value: 'parallel-3-12', label: '12 V, three in parallel' },
+  { value: 'parallel-4-12', label: '12 V, four in parallel' },
+  { value: 'series-2-24', label: '24 V, series pair' },
+  { value: 'single-1-6', label: '6 V, one battery' },
+  { value: 'parallel-2-6', label: '6 V, two in parallel' },
+  { value: 'single-1-48', label: '48 V, a pack with its own management' },
 ]
 
 const REGULATORS: { value: Regulator; label: string }[] = [
-  { value: 'internal', label: 'inside the alternator' },
-  { value: 'external_a', label: 'outside, grounds the field (A)' },
-  { value: 'external_b', label: 'outside, feeds the field (B)' },
-  { value: 'commanded', label: 'commanded by a control unit' },
+  { value: 'internal', label: 'alternator, regulator inside' },
+  { value: 'external_a', label: 'alternator, regulator grounds its field (A)' },
+  { value: 'external_b', label: 'alternator, regulator feeds its field (B)' },
+  { value: 'commanded', label: 'alternator, commanded by a control unit' },
+  { value: 'dc_dc', label: 'DC/DC converter, no alternator' },
+]
+
+const GROUNDINGS: { value: Grounding; label: string }[] = [
+  { value: 'negative', label: 'negative, the usual' },
+  { value: 'positive', label: 'positive' },
+  { value: 'insulated', label: 'neither: insulated return' },
 ]
 
 /** Enter or change a unit: what core needs to judge it, nothing more. */
@@ -111,10 +130,25 @@ export function UnitForm({
       <Field label="Alternator rating, A" error={errors.alternator_rating_ampere?.message} help="Empty if not known">
         {(wiring) => <input {...wiring} {...form.register('alternator_rating_ampere')} inputMode="decimal" />}
       </Field>
-      <Field label="Regulator" error={errors.regulator?.message}>
+      <Field label="Charged by" error={errors.regulator?.message}>
         {(wiring) => (
           <select {...wiring} {...form.register('regulator')}>
             {REGULATORS.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field
+        label="Ground"
+        error={errors.grounding?.message}
+        help="What the frame is joined to; posts, leads and cautions are named by it"
+      >
+        {(wiring) => (
+          <select {...wiring} {...form.register('grounding')}>
+            {GROUNDINGS.map((one) => (
               <option key={one.value} value={one.value}>
                 {one.label}
               </option>
@@ -134,6 +168,11 @@ export function UnitForm({
           <input type="checkbox" {...form.register('neutral_interlock')} /> Neutral switch in the coil of the start
           relay
         </label>
+        {form.watch('bank').startsWith('series') && (
+          <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" {...form.register('has_equaliser')} /> Equaliser on the middle of the pair
+          </label>
+        )}
       </fieldset>
       <div className="flex flex-col gap-4 desk:col-span-2">
         {theirs ? (

@@ -3,6 +3,7 @@ import { numberFrom } from '../../shared/quantities/numberFrom'
 import type { Difference } from '../../shared/writes/BothVersions'
 
 export type Regulator = UnitSheet['regulator']
+export type Grounding = UnitSheet['grounding']
 
 /** The form's own fields: texts as typed. */
 export interface UnitFields {
@@ -17,6 +18,8 @@ export interface UnitFields {
   has_sense: boolean
   regulator: Regulator
   neutral_interlock: boolean
+  grounding: Grounding
+  has_equaliser: boolean
 }
 
 /** A unit as the server keeps it, of which the form shows part. */
@@ -26,6 +29,7 @@ type Stored = Pick<
   | 'name'
   | 'kind'
   | 'yard_id'
+  | 'system_volt'
   | 'arrangement'
   | 'battery_count'
   | 'usual_cranking_current_ampere'
@@ -34,6 +38,8 @@ type Stored = Pick<
   | 'has_sense'
   | 'regulator'
   | 'neutral_interlock'
+  | 'grounding'
+  | 'has_equaliser'
 >
 
 export const emptyUnit: UnitFields = {
@@ -41,13 +47,15 @@ export const emptyUnit: UnitFields = {
   name: '',
   kind: 'truck',
   yard_id: '',
-  bank: 'parallel-2',
+  bank: 'parallel-2-12',
   usual_cranking_current_ampere: '',
   alternator_rating_ampere: '',
   has_isolator: true,
   has_sense: true,
   regulator: 'internal',
   neutral_interlock: false,
+  grounding: 'negative',
+  has_equaliser: false,
 }
 
 export const fromSheet = (sheet: Stored): UnitFields => ({
@@ -55,23 +63,26 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   name: sheet.name,
   kind: sheet.kind,
   yard_id: sheet.yard_id,
-  bank: `${sheet.arrangement}-${sheet.battery_count}`,
+  bank: `${sheet.arrangement}-${sheet.battery_count}-${sheet.system_volt}`,
   usual_cranking_current_ampere: String(sheet.usual_cranking_current_ampere ?? ''),
   alternator_rating_ampere: String(sheet.alternator_rating_ampere ?? ''),
   has_isolator: sheet.has_isolator,
   has_sense: sheet.has_sense,
   regulator: sheet.regulator,
   neutral_interlock: sheet.neutral_interlock,
+  grounding: sheet.grounding,
+  has_equaliser: sheet.has_equaliser,
 })
 
 export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
   const { bank, ...rest } = fields
-  const [arrangement = '', count = ''] = bank.split('-')
+  const [arrangement = '', count = '', volt = ''] = bank.split('-')
   return {
     ...rest,
     arrangement,
     battery_count: Number(count),
-    system_volt: arrangement === 'series' ? 24 : 12,
+    system_volt: Number(volt),
+    has_equaliser: fields.has_equaliser && arrangement === 'series',
     usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number | null,
     alternator_rating_ampere: numberFrom(fields.alternator_rating_ampere) as number | null,
   }
@@ -87,8 +98,10 @@ const LABELS: Record<keyof UnitFields, string> = {
   alternator_rating_ampere: 'Alternator rating, A',
   has_isolator: 'Battery isolator',
   has_sense: 'Sense wire',
-  regulator: 'Regulator',
+  regulator: 'Charged by',
   neutral_interlock: 'Neutral switch in the start relay’s coil',
+  grounding: 'Ground',
+  has_equaliser: 'Equaliser',
 }
 const FIELDS = Object.keys(LABELS) as (keyof UnitFields)[]
 
@@ -101,7 +114,7 @@ export function unlike(
   const theirs = fromSheet(saved as unknown as Stored)
   const spoken = (field: keyof UnitFields, value: string | boolean) => {
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
-    return field === 'yard_id' ? yardName(value) : value.replace('-', ' ')
+    return field === 'yard_id' ? yardName(value) : value.replaceAll('-', ' ')
   }
   return FIELDS.filter((field) => mine[field] !== theirs[field]).map((field) => ({
     field,

@@ -45,12 +45,14 @@ function Side({ spots, side, vertical }: { spots: Spot[]; side: 'feed' | 'back';
   )
 }
 
-function Battery({ layout }: { layout: LoopLayout }) {
+function Battery({ layout, livePositive }: { layout: LoopLayout; livePositive: boolean }) {
   const [plus, minus] = layout.battery
   const middle = { x: (plus.x + minus.x) / 2, y: (plus.y + minus.y) / 2 }
+  // The long plate is the positive one, whichever of them feeds.
+  const [live, other] = livePositive ? [20, 11] : [11, 20]
   const plates = layout.vertical
-    ? `M${middle.x - 8} ${middle.y - 20}v40M${middle.x + 8} ${middle.y - 11}v22`
-    : `M${middle.x - 20} ${middle.y - 8}h40M${middle.x - 11} ${middle.y + 8}h22`
+    ? `M${middle.x - 8} ${middle.y - live}v${2 * live}M${middle.x + 8} ${middle.y - other}v${2 * other}`
+    : `M${middle.x - live} ${middle.y - 8}h${2 * live}M${middle.x - other} ${middle.y + 8}h${2 * other}`
   const first = layout.feed[0]
   const last = layout.back.at(-1)
   return (
@@ -151,7 +153,7 @@ export function LoopDrawing({ loop }: { loop: Loop }) {
     <figure ref={figure}>
       <figcaption className="font-label text-lead font-bold">{loop.label}</figcaption>
       <svg width={layout.width} height={layout.height} role="img" aria-label={inWords(loop)}>
-        <Battery layout={layout} />
+        <Battery layout={layout} livePositive={loop.live_positive} />
         <Load layout={layout} name={loop.load} />
         <Side spots={layout.feed} side="feed" vertical={layout.vertical} />
         <Side spots={layout.back} side="back" vertical={layout.vertical} />

@@ -9,6 +9,7 @@ module Wattomneum
         # sheet is nil where there are problems.
         Result = Struct.new(:sheet, :problems, keyword_init: true)
         COIL_PINS = %w[86 85].freeze
+        VOLTS = Units::ElectricalSystem::SYSTEM_VOLTS
         TOP = %w[sheet title system_volt states reference zones places loops components wires links note].freeze
         LINK = %w[from sheet at note].freeze
         KEY = /\A[a-z0-9][a-z0-9_]{0,60}\z/
@@ -66,7 +67,8 @@ module Wattomneum
         end
 
         def read_head
-          wrong(['system_volt'], "system_volt is 12 or 24, got #{content['system_volt']}", 'Write 12 or 24') unless [12, 24].include?(system_volt)
+          volts = VOLTS.join(', ')
+          wrong(['system_volt'], "system_volt is one of #{volts}, got #{system_volt}", "Write one of #{volts}") unless VOLTS.include?(system_volt)
           @states = read_states
           @zones = content['zones'] || {}
           check_words

@@ -49,7 +49,7 @@ module Wattomneum
         def grounded_outside? = fields['field'] && fields['field_grounded']
         def field_ground = grounded_outside? ? 'F2' : 'case'
         def turning = (fields['active_in'] || ['running']).map(&:to_s)
-        def volt = number('volt') || (VOLT_PER_12 * system_volt / 12)
+        def volt = number('volt') || (VOLT_PER_12 * system_volt / 12.0)
 
         def driver
           excited = PartBranch::Need.new(pin: node(exciter), least_volt: number('excited_from_volt', EXCITED_FROM_VOLT))

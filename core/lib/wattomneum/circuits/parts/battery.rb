@@ -11,6 +11,9 @@ module Wattomneum
         # A charged battery takes about 5 A at regulated volts: (14.2 - 12.65) V / 5 A (common practice).
         CHARGE_OHM_PER_12 = 0.3
         NOMINAL_VOLT = 12.65
+        # Batteries of 12 V in one box, where its volts are not said: on 24 V two stand side by side, 48 V is a pack.
+        BLOCKS = { 6 => 0.5, 48 => 4.0 }.freeze
+        private_constant :BLOCKS
 
         def pins = %w[+ -]
         def shares_pins? = true
@@ -30,7 +33,7 @@ module Wattomneum
 
         private
 
-        def volt = number('volt', NOMINAL_VOLT)
+        def volt = number('volt', NOMINAL_VOLT * BLOCKS.fetch(system_volt, 1.0))
         def discharge_ohm = number('ohm', RESISTANCE_OHM)
       end
     end

@@ -9,6 +9,8 @@ module Wattomneum
         CONTACT_OHM = 0.004
         # Common practice: a small relay pulls in at 60 % of its rated volts at the latest and lets go at 20 %.
         PULL_IN_RATIO = 0.6
+        # Cold coil of a cube relay by system (common practice).
+        COIL_OHM = { 6 => 21, 12 => 85, 24 => 320, 48 => 1280 }.freeze
         DROP_OUT_RATIO = 0.2
         # Coils differ by this much from their label, so near the threshold either may happen (common practice).
         SPREAD_RATIO = 0.1
@@ -40,7 +42,7 @@ module Wattomneum
 
         private
 
-        def coil_ohm = number('coil_ohm', system_volt == 24 ? 320 : 85)
+        def coil_ohm = number('coil_ohm', COIL_OHM.fetch(system_volt))
         def contact_ohm = number('ohm', CONTACT_OHM)
         def coil = branch('86', '85', coil_ohm, name: 'coil')
 

@@ -8,6 +8,8 @@ module Wattomneum
       class PostsJudge < Judge
         # @return [Judgement]
         def call
+          return of_another_kind unless circumstances.system.lead_acid?
+
           least = least_volt
           sum("#{reading.spoken} against #{Figure.volt(least)}")
           return flat if value < least - MeterError.volt(value)
@@ -23,7 +25,11 @@ module Wattomneum
         def least_volt
           return limit('cranking.posts_least') if Circuits::Situations.on(machine.sheet, probe.situation).engine == 'cranking'
 
-          limit('battery.crank_least') * machine.sheet.system_volt / 12
+          limit('battery.crank_least') * machine.sheet.system_volt / 12.0
+        end
+
+        def of_another_kind
+          finding('posts.other_kind', 'unproven', said: { volt: reading.spoken }, figures: { posts_volt: value }, weight: 'none')
         end
 
         def flat

@@ -17,6 +17,8 @@ module Wattomneum
 
         # @return [Step, nil]
         def call
+          return unless system.lead_acid_volts?
+
           system.positions.each do |position|
             next unless system.batteries[position].nil? || system.batteries[position].lead_acid?
 

@@ -77,7 +77,7 @@ module Wattomneum
 
         # A rung about all batteries is climbed battery by battery, charge before health.
         def climbing(ladder, rung)
-          test_key = rung.tests.first
+          test_key = rung.tests.first or return
           return steps.each_battery if rung.position.nil? && Readings::Catalogue.fetch(test_key).per_battery?
           return if steps.in_vain?(test_key, rung.position)
 

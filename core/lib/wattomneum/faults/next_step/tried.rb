@@ -25,7 +25,7 @@ module Wattomneum
         # @return [Boolean] not taken in this round, or taken once and of no use
         def open?(test_key, position = nil)
           judgement = assessment.judgement(test_key, position: position)
-          judgement.nil? || (!counts?(judgement) && !in_vain?(test_key, position))
+          judgement.nil? || (!counts?(judgement) && !Evidence::OtherKinds::CODES.include?(judgement.code) && !in_vain?(test_key, position))
         end
 
         # A mend whose proof failed is not made again: back to locating.

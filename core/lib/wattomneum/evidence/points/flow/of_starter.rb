@@ -57,11 +57,13 @@ module Wattomneum
           # A clamp's figure said beside the reading. What else hangs on the path draws next to nothing of this.
           def by_load = @reading.conditions.number('current_ampere')&.fdiv(usual_ampere)
 
-          # Formula: I = (U - drop) / R, U of a full bank, R the least that its ratings leave it; Ohm's law.
+          # Formula: I = (U - drop) / R, U of a full bank, R the least that its ratings leave it; Ohm's law. Where no rating says anything of
+          # the bank, what a stalled starter has inside bounds it: rho U / I_usual.
           def through_the_drop_ampere
             system = @circumstances.system
-            full_volt = Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0) * (system.series? ? 2 : 1)
+            full_volt = Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0) * system.blocks_in_series
             ohm = Batteries::Bank.least_ohm(system, temperature_celsius: nil, limits: @circumstances.limits)
+            ohm += Cranking::CrankTest::OWN_RESISTANCE_SHARE * full_volt / usual_ampere unless system.lead_acid?
             [full_volt - @reading.value.abs, 0.0].max / ohm
           end
         end

@@ -23,7 +23,8 @@ module Server
       end
 
       def call
-        { key: @path.key, label: LABELS.fetch(@path.key, @path.key), load: @path.load, live_positive: @live_positive, feed: side(@path.feed), return: side(@path.return),
+        { key: @path.key, label: LABELS.fetch(@path.key, @path.key), load: @path.load, live_positive: @live_positive,
+          feed: side(@path.feed), return: side(@path.return),
           signals: points.map { |test| span(test) }, wholes: wholes.map { |test| span(test) } }
       end
 

@@ -122,13 +122,18 @@ module Server
         line = unit ? lines.whole(unit, machine.sheet, circuits.readable) : lines.call(version, fitted: fitted)
         on = unit || fitted&.unit
         line.merge(unit: on && { id: on.id, number: on.number, name: on.name }, lock_version: fitted&.lock_version,
-                   joined: unit ? circuits.whole.titles : [], **bolted_on)
+                   joined: unit ? circuits.whole.titles : [], **noted(on))
       end
 
-      # The whole unit cranks as it was last seen to.
-      def bolted_on
+      # On a unit its drawing is read as that unit is grounded; the whole unit cranks as it was last seen to.
+      def noted(on)
+        notes = [*(Presenters::Circuits::BoltedOn.grounding(on) if on), *cranked, *machine.sheet.note].compact
+        notes.any? ? { note: notes.join('. ') } : {}
+      end
+
+      def cranked
         found = unit && circuits.crank_test
-        found ? { note: Presenters::Circuits::BoltedOn.call(found, Models::Yard.day_of(found.taken_at, circuits.time_zone)) } : {}
+        Presenters::Circuits::BoltedOn.call(found, Models::Yard.day_of(found.taken_at, circuits.time_zone)) if found
       end
     end
   end

@@ -3,8 +3,16 @@
 module Server
   module Presenters
     module Circuits
-      # What the whole circuit of a unit takes batteries and starter from.
+      # What a unit makes of what is drawn for it: how it is grounded, and what the whole circuit takes batteries and starter from.
       module BoltedOn
+        GROUNDINGS = { 'positive' => 'Positive ground: + is the live post here, the negative one, and - the grounded post',
+                       'insulated' => 'Insulated return: the metal of the machine carries no current' }.freeze
+        private_constant :GROUNDINGS
+
+        # @param unit [Models::Unit]
+        # @return [String, nil]
+        def self.grounding(unit) = GROUNDINGS[unit.grounding]
+
         # @param found [Queries::LastCrankTest::Found]
         # @param day [Date] of the test in the unit's yard
         # @return [String]

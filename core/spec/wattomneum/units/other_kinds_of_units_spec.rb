@@ -49,7 +49,9 @@ RSpec.describe Wattomneum::Units do
   it 'goes by the setpoint of a converter, and calls no rise onto a lead-acid battery no charging' do
     system = series_pair(regulator: 'dc_dc')
     said = ->(volt) { all_said(Wattomneum::Readings::Catalogue.fetch('charging_fast_idle'), system).merge('setpoint_volt' => volt) }
-    verdicts = [27.4, 26.0].map { |volt| judge(reading('charging_fast_idle', volt, system: system, conditions: said.call(27.6)), system: system).verdict }
+    verdicts = [27.4, 26.0].map do |volt|
+      judge(reading('charging_fast_idle', volt, system: system, conditions: said.call(27.6)), system: system).verdict
+    end
     dead = judge(reading('posts_rest', 25.2, system: system), reading('charging_fast_idle', 25.1, system: system), system: system)
     expect([verdicts, dead.code]).to eq([%w[sound act], 'charging.no_rise'])
     expect(Wattomneum::Readings::Catalogue.for(system).map(&:key)).to not_include('belt_look', 'charge_lamp_running', 'alternator_output')

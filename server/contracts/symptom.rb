@@ -4,7 +4,7 @@ module Server
   module Contracts
     # What a complaint is about: starting, charging, or one component of the circuit in one situation.
     module Symptom
-      SEEN = %w[dead weak comes_and_goes].freeze
+      SEEN = %w[dead weak comes_and_goes stays_on].freeze
 
       FIELDS = Dry::Schema.define do
         required(:work).value(:string, included_in?: Wattomneum::Faults::OrdersOfWork::ALL.map(&:key))

@@ -16,7 +16,7 @@ module Server
 
           thing = thing_on(unit_id, said[:part])
           { work: thing.work, item_uuid: thing.item_uuid, label: thing.label, seen: said[:seen] || 'dead',
-            situation: situation(thing, said[:situation]) }
+            situation: situation(thing, said[:situation], stays_on: said[:seen] == 'stays_on') }
         end
 
         private
@@ -35,11 +35,14 @@ module Server
             refuse('part', 'Choose what does not work: this unit\'s circuit has nothing of that name that should', 'not on this unit')
         end
 
-        def situation(thing, asked)
-          known = thing.situations.map(&:key)
-          return asked || known.first if asked.nil? || known.include?(asked)
+        # Where it works by its circuit, or, where it stays on, where it should be off.
+        def situation(thing, asked, stays_on:)
+          refuse('part', 'That it does not start is a complaint about starting', 'say it as starting') if thing.of_loop && !stays_on
+          known = (stays_on ? thing.off_in : thing.situations).map(&:key)
+          return asked || known.first if known.any? && (asked.nil? || known.include?(asked))
 
-          refuse('situation', "By its circuit #{thing.label} does not work in that state: choose another", "one of #{known.join(', ')}")
+          does = stays_on ? 'is on' : 'does not work'
+          refuse('situation', "By its circuit #{thing.label} #{does} in that state: choose another", "one of #{known.join(', ')}")
         end
 
         def refuse(field, sentence, short)

@@ -7,9 +7,13 @@ module Server
       # @param things [Array<Wattomneum::Circuits::Complaints::Thing>]
       def self.call(things)
         { things: things.map do |thing|
-          { work: thing.work, part: thing.part, label: thing.label, situations: thing.situations.map { |one| { key: one.key, label: one.label } } }
+          { work: thing.work, part: thing.part, label: thing.label, situations: keyed(thing.of_loop ? [] : thing.situations),
+            off_in: keyed(thing.off_in) }
         end }
       end
+
+      def self.keyed(situations) = situations.map { |one| { key: one.key, label: one.label } }
+      private_class_method :keyed
     end
   end
 end

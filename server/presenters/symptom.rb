@@ -4,7 +4,7 @@ module Server
   module Presenters
     # What a job is about, in words.
     module Symptom
-      SEEN = { 'dead' => 'does nothing', 'weak' => 'works weakly', 'comes_and_goes' => 'comes and goes' }.freeze
+      SEEN = { 'dead' => 'does nothing', 'weak' => 'works weakly', 'comes_and_goes' => 'comes and goes', 'stays_on' => 'stays on' }.freeze
       private_constant :SEEN
 
       # @param row [Models::JobSymptom]

@@ -4,8 +4,9 @@ module Wattomneum
   module Circuits
     # What of a circuit a complaint can be about: what works when it should, and in which situations that is.
     class Complaints
-      # work: key of Faults::OrdersOfWork; situations: in which it works in the sound circuit, the usual one first
-      Thing = Struct.new(:work, :part, :label, :item_uuid, :situations, keyword_init: true)
+      # work: key of Faults::OrdersOfWork; situations: in which it works in the sound circuit, the usual one first; off_in: those in which it
+      # is off, key off first; of_loop: a starter, of which a complaint about starting is told otherwise
+      Thing = Struct.new(:work, :part, :label, :item_uuid, :situations, :off_in, :of_loop, keyword_init: true)
 
       # @param machine [Machine]
       def initialize(machine)
@@ -18,14 +19,17 @@ module Wattomneum
       end
 
       # @param part [Part]
-      # @return [Thing, nil] nil where it never works, or is what a loop of its own stands for
+      # @return [Thing, nil] nil where it never works
       def thing(part)
         work = Faults::OrdersOfWork.about(part)
-        return if work.nil? || starter?(part)
+        return if work.nil?
 
-        working = Situation.of(@machine.sheet).select { |situation| works?(part, situation.sheet_state) }
+        working, off = Situation.of(@machine.sheet).partition { |situation| works?(part, situation.sheet_state) }
         usual, others = working.partition { |situation| situation.key == work.situation }
-        Thing.new(work: work.key, part: part.id, label: part.label, item_uuid: part.uuid, situations: usual + others) if working.any?
+        return if working.empty?
+
+        Thing.new(work: work.key, part: part.id, label: part.label, item_uuid: part.uuid, situations: usual + others,
+                  off_in: off.sort_by { |one| one.isolator == 'open' ? 1 : 0 }, of_loop: starter?(part))
       end
 
       private

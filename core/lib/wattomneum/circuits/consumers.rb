@@ -40,6 +40,22 @@ module Wattomneum
       # @return [Consumer, nil] whichever way round they are named
       def across(one, other) = (@across ||= all.to_h { |consumer| [[consumer.from, consumer.to].sort, consumer] })[[one, other].sort]
 
+      # @param consumer [Consumer]
+      # @param key_state [String]
+      # @return [Float] volts across it in the sound circuit; 0 where nothing leads there
+      def volt(consumer, key_state)
+        solution = @machine.settled.fetch(key_state).solution
+        from, to = [consumer.from, consumer.to].map { |node| @circuit.node(node) }
+        solution.connected?(from, to) ? solution.volt(from) - solution.volt(to) : 0.0
+      end
+
+      # @param consumer [Consumer]
+      # @return [Float] the most that it has in any state: at work
+      def volt_at_work(consumer)
+        @at_work ||= {}
+        @at_work[consumer.key] ||= @machine.sheet.states.keys.map { |key| volt(consumer, key).abs }.max
+      end
+
       private
 
       def pins(part, role) = part.pins.select { |pin| part.role(pin) == role }

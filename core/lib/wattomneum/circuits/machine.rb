@@ -40,6 +40,11 @@ module Wattomneum
         @causes = Questions::CommonCause.new(circuit, dead_sets)
       end
 
+      # @param consumer [Consumer]
+      # @param key_state [String]
+      # @return [Questions::Strays] what one fault would switch it over in this state
+      def strays(consumer, key_state) = (@strays ||= {})[[consumer.key, key_state]] ||= Questions::Strays.new(self, consumer, key_state)
+
       # @return [Questions::Trace]
       def trace = @trace ||= Questions::Trace.new(sheet)
 

@@ -86,7 +86,7 @@ module Wattomneum
 
       # @return [Array<ProofLadder>]
       def ladders
-        @ladders ||= [*([StarterLadder.new(self)] if system.starter?), *charger_ladder,
+        @ladders ||= [*([StarterLadder.new(self)] if system.starter? && !symptom.stays_on?), *charger_ladder,
                       *system.positions.map { |position| BatteryLadder.new(self, position) }, *paths&.ladders]
       end
 

@@ -4,11 +4,14 @@ module Wattomneum
   module Jobs
     # What a job is about, as a statement on the unit's circuit: this, in that situation, does so.
     #   work: key of Faults::OrdersOfWork; part: id of the component that fails, nil for starting and charging, whose loops name it;
-    #   situation: key of a Circuits::Situation; seen: dead, weak or comes_and_goes
+    #   situation: key of a Circuits::Situation; seen: dead, weak, comes_and_goes, or stays_on where it should be off
     Symptom = Struct.new(:work, :part, :situation, :seen, keyword_init: true) do
       # @param work [String]
       # @return [Symptom] as it is usually said
       def self.of(work) = new(work: work, situation: Faults::OrdersOfWork.fetch(work).situation)
+
+      # @return [Boolean] whether it runs when it should not
+      def stays_on? = seen == 'stays_on'
 
       # @return [Boolean] whether it is about one component of the circuit, found along its paths
       def along_paths? = Faults::OrdersOfWork.fetch(work).along_paths?

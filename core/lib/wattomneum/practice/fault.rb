@@ -4,8 +4,9 @@ module Wattomneum
   # A simulated unit with something wrong in it.
   module Practice
     # Something wrong inside a unit. item: key of a circuit's item, "wire 8", "G8 wire 8", "K11 coil"; ohm: the resistance it has now, or
-    # nil for what adds_ohm adds to what it had; to_ground_ohm: what leads from its first end to battery negative besides
-    Fault = Struct.new(:item, :ohm, :adds_ohm, :to_ground_ohm, keyword_init: true) do
+    # nil for what adds_ohm adds to what it had; to_ground_ohm: what leads from its first end to battery negative besides; to_live_ohm: to
+    # battery positive; stuck_ohm: what leads past it, as in a contact that never opens
+    Fault = Struct.new(:item, :ohm, :adds_ohm, :to_ground_ohm, :to_live_ohm, :stuck_ohm, keyword_init: true) do
       # @param item [String]
       # @return [Fault]
       def self.open(item) = new(item: item, ohm: Truth::OPEN_OHM)
@@ -28,6 +29,15 @@ module Wattomneum
       # @param ohm [Float]
       # @return [Fault]
       def self.short(item, ohm) = new(item: item, to_ground_ohm: ohm)
+
+      # @param item [String] a contact
+      # @return [Fault] that never opens
+      def self.stuck(item) = new(item: item, stuck_ohm: 0.02)
+
+      # @param item [String]
+      # @param ohm [Float]
+      # @return [Fault] rubbed through against a wire that is always live
+      def self.fed(item, ohm) = new(item: item, to_live_ohm: ohm)
     end
   end
 end

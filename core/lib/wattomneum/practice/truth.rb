@@ -16,6 +16,7 @@ module Wattomneum
       # Under the first share of its sound volts something does nothing, under the second it works weakly.
       DEAD_RATIO = 0.45
       WEAK_RATIO = 0.8
+      IDLE_RATIO = 0.05
       Shown = Struct.new(:value, :overload, :observation, keyword_init: true)
 
       # @return [Array<Fault>] what is still wrong
@@ -43,7 +44,7 @@ module Wattomneum
       # @return [Shown]
       def read(method, from, to, state:, opened: [])
         case method
-        when 'seen' then Shown.new(observation: seen(from, state))
+        when 'seen' then Shown.new(observation: seen(from, state, opened))
         when 'ohms' then ohms(from, to, state, opened)
         when 'lamp' then Shown.new(observation: lamp(from, to, state, opened))
         else Shown.new(value: volts(from, to, state, opened))
@@ -102,7 +103,7 @@ module Wattomneum
       # @param id [String] of a component
       # @param state [String]
       # @return [Boolean]
-      def works?(id, state) = seen("#{id}:", state) == 'works'
+      def works?(id, state) = seen("#{id}:", state, []) == 'works'
 
       private
 
@@ -118,14 +119,20 @@ module Wattomneum
         @faults.each do |fault|
           @drawn.item(fault.item).branches.each { |index| ohms[index] = fault.ohm || (ohms[index] + fault.adds_ohm.to_f) }
         end
-        @shorts = @faults.select(&:to_ground_ohm).map { |fault| short(fault) }
-        @settled = settled(ohms, @shorts)
+        @ways = @faults.flat_map { |fault| ways(fault) }
+        @settled = settled(ohms, @ways.map(&:last))
       end
 
-      def short(fault)
-        from = @drawn.network.branches[@drawn.item(fault.item).branches.first].from
-        Circuits::Solving::Network::Branch.new(from: from, to: 0, ohm: fault.to_ground_ohm, volt: 0.0)
+      # Ways that should not be there: to the metal, to a live wire, past a contact. With the component that a contact is in it comes off.
+      def ways(fault)
+        index = @drawn.item(fault.item).branches.first
+        one = @drawn.network.branches[index]
+        part = @drawn.owned[index].part&.id if fault.stuck_ohm
+        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm], [one.from, one.to, fault.stuck_ohm]].select(&:last)
+        known.map { |from, to, ohm| [part, Circuits::Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)] }
       end
+
+      def live_node = @drawn.node(@sheet.places['positive_post'] || @sheet.parts.grep(Circuits::Parts::Battery).first.node('+'))
 
       def settled(ohms, extra = []) = Circuits::Solving::SettledStates.new(Circuits::Circuit.new(@sheet, ohms: ohms), extra: extra)
 
@@ -156,9 +163,13 @@ module Wattomneum
         ratio > 0.25 ? 'dim' : 'dark'
       end
 
-      def seen(node, state)
+      # Against what it does in this state, or, where it should do nothing, at work.
+      def seen(node, state, opened)
         watch = @drawn.watch_of(node)
-        ratio = power(@settled, watch, state) / [power(@sound, watch, state), 1e-9].max
+        most = @sheet.states.keys.map { |key| power(@sound, watch, key) }.max
+        sound = power(@sound, watch, state)
+        settled = opened.empty? ? @settled : with([], opened)
+        ratio = power(settled, watch, state) / [sound < IDLE_RATIO * most ? most : sound, 1e-9].max
         return 'works' if ratio >= WEAK_RATIO
 
         ratio < DEAD_RATIO ? 'dead' : 'weak'
@@ -181,7 +192,8 @@ module Wattomneum
 
       def with(extra, opened)
         off = @drawn.owned.each_index.select { |index| opened.include?(@drawn.owned[index].part&.id) && @drawn.owned[index].ring_of.nil? }
-        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *@shorts])
+        ways = @ways.filter_map { |part, way| way unless opened.include?(part) }
+        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *ways])
       end
 
       def branch(from, to, ohm, volt = 0.0)

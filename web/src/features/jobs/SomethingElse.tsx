@@ -12,6 +12,7 @@ const HOW = [
   { key: 'dead', label: 'does nothing' },
   { key: 'weak', label: 'works weakly' },
   { key: 'comes_and_goes', label: 'comes and goes' },
+  { key: 'stays_on', label: 'stays on' },
 ] as const
 
 /** What of the unit's circuit does not work, in which state, and how it fails. */
@@ -29,32 +30,48 @@ export function SomethingElse({
   const [typed, how, situation] = useWatch({ control: form.control, name: ['thing', 'how', 'situation'] })
   if (unread) return <ErrorNote error={unread} />
   if (!data) return <Waiting what="what this unit has" />
-  const chosen = data.things.find((one) => named(one) === typed || one.part === typed.trim())
+  // When it should work, or, where it stays on, when it should be off.
+  const states = (one: (typeof data.things)[number]) => (how === 'stays_on' ? one.off_in : one.situations)
+  const things = data.things.filter((one) => states(one).length > 0)
+  const chosen = things.find((one) => named(one) === typed || one.part === typed.trim())
+  const known = chosen ? states(chosen) : []
   return (
     <>
+      <Segments
+        label="How it fails"
+        options={HOW}
+        chosen={how}
+        onChoose={(key) => {
+          form.setValue('how', key, { shouldDirty: true })
+          form.setValue('situation', '')
+        }}
+      />
       <Field
-        label="What does not work"
+        label={how === 'stays_on' ? 'What stays on' : 'What does not work'}
         help={chosen ? undefined : 'Type a part of its name: pump, heater, relay'}
         error={error?.fields['symptom.part']?.[0]}
       >
         {(wiring) => <input {...wiring} {...form.register('thing')} list={listId} autoComplete="off" />}
       </Field>
       <datalist id={listId}>
-        {data.things.map((one) => (
+        {things.map((one) => (
           <option key={one.part} value={named(one)} />
         ))}
       </datalist>
       {chosen && (
-        <Field label="When it should" error={error?.fields['symptom.situation']?.[0]}>
+        <Field
+          label={how === 'stays_on' ? 'When it should be off' : 'When it should'}
+          error={error?.fields['symptom.situation']?.[0]}
+        >
           {(wiring) => (
             <select
               {...wiring}
-              value={situation || chosen.situations[0]?.key}
+              value={known.some((one) => one.key === situation) ? situation : known[0]?.key}
               onChange={(event) => {
                 form.setValue('situation', event.target.value, { shouldDirty: true })
               }}
             >
-              {chosen.situations.map((one) => (
+              {known.map((one) => (
                 <option key={one.key} value={one.key}>
                   {one.label}
                 </option>
@@ -63,14 +80,6 @@ export function SomethingElse({
           )}
         </Field>
       )}
-      <Segments
-        label="How it fails"
-        options={HOW}
-        chosen={how}
-        onChoose={(key) => {
-          form.setValue('how', key, { shouldDirty: true })
-        }}
-      />
     </>
   )
 }

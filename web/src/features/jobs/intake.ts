@@ -5,7 +5,7 @@ export interface Intake {
   about: 'starting' | 'charging' | 'circuit'
   thing: string
   situation: string
-  how: 'dead' | 'weak' | 'comes_and_goes'
+  how: 'dead' | 'weak' | 'comes_and_goes' | 'stays_on'
   complaint: string
   seen: string
   lamps: string[]

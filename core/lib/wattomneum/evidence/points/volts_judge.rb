@@ -18,6 +18,7 @@ module Wattomneum
 
           consumer = circumstances.uses.consumers.across(probe.from, probe.to)
           return ConsumerJudge.new(reading, circumstances, consumer).call if consumer && called?(consumer)
+          return StrayJudge.new(reading, circumstances, consumer).call if consumer && uncalled?(consumer)
 
           drop = probe.opened.empty? && (along || feed || ground_from_post)
           return by_prediction unless drop
@@ -28,7 +29,17 @@ module Wattomneum
 
         private
 
-        def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > 1.0 && probe.opened.empty?
+        def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > UNCALLED_VOLT && probe.opened.empty?
+
+        # By its circuit it is off in this state, whatever is unplugged; at other times it has its volts.
+        def uncalled?(consumer)
+          consumers = machine.consumers
+          consumers.volt(consumer, circumstances.state(probe)).abs < UNCALLED_VOLT && consumers.volt_at_work(consumer) > UNCALLED_VOLT
+        end
+
+        UNCALLED_VOLT = 1.0
+        private_constant :UNCALLED_VOLT
+
         def finder = circumstances.paths(probe)
 
         # One thing that is not just a conductor lies between the points, and takes more volts than it does in a sound circuit: a sender, a

@@ -86,6 +86,11 @@ module Wattomneum
         # @return [Circuits::Part, nil] what fails
         def part = machine.sheet.part(symptom.part.to_s)
 
+        # @return [Boolean] whether it is the starter that runs when it should not: it turns the engine as long as the isolator is on
+        def starter_stays_in?
+          symptom.stays_on? && machine.sheet.loops.any? { |loop| loop.key == 'start' && loop.load == symptom.part }
+        end
+
         # @return [String] what it is called
         def label = part&.label || symptom.part.to_s
 
@@ -96,7 +101,7 @@ module Wattomneum
         def ladders
           return [] if part.nil? || !machine.repair_units.fetch(machine.consumers.needed(part).first.unit).laddered
 
-          [Ladder.new(self, part)]
+          [(symptom.stays_on? ? StuckLadder : Ladder).new(self, part)]
         end
 
         protected

@@ -17,22 +17,39 @@ module Wattomneum
         def owed
           return [] if @case.part.nil?
 
-          [*wholes, @case.seen_probe].uniq.reject { |probe| @case.judgement(probe)&.sound? }
+          [*wholes, @case.seen_probe, *at_work].uniq.reject { |probe| @case.judgement(probe)&.sound? }
         end
 
         private
 
+        # What stayed on is off, and has to be seen to work when it should.
+        def at_work
+          return [] unless @case.symptom.stays_on?
+
+          usual = Circuits::Complaints.new(@case.machine).thing(@case.part)&.situations&.first or return []
+          [Probes.seen(@case.seen_in(usual.key), @case.part)]
+        end
+
         # A whole side is read at a pin of what should work against a post.
         def wholes
           ends = @case.machine.consumers.needed(@case.part).flat_map { |one| [one.from, one.to] }
+          return [] if @case.symptom.stays_on?
+
           failed = @case.readings.select { |one| one.round < @case.round && @case.judgements.fetch(one.id).act? && one.probe.by == 'volts' }
           failed.map(&:probe).select { |probe| ends.include?(probe.from) && probe.to == @case.circumstances.negative_post }.uniq
         end
 
         def words(probe)
-          return "See #{@case.label} work after the repair" if probe.by == 'seen'
+          return seen_words(probe) if probe.by == 'seen'
 
           "Repeat #{Words.probe(probe, @case.machine)}: the whole side failed, and is owed as a whole"
+        end
+
+        def seen_words(probe)
+          state = Circuits::Situations.on(@case.machine.sheet, probe.situation).label
+          return "See #{@case.label} off after the repair, #{state}" if @case.symptom.stays_on? && probe == @case.seen_probe
+
+          "See #{@case.label} work after the repair#{", #{state}" if @case.symptom.stays_on?}"
         end
       end
     end

@@ -21,12 +21,11 @@ module Wattomneum
         def call
           return lost if @case.part.nil?
 
-          prove || mend || blown_before || (@case.repairs.any? && finish) || seen || posts ||
-            Descent.new(@case, self).call(consumers) || nothing_found
+          prove || convicted || blown_before || (@case.repairs.any? && finish) || seen || search || nothing_found
         end
 
         # @return [Step, nil]
-        def aside = prove || mend
+        def aside = prove || convicted
 
         # @param consumers [Array<Circuits::Consumer>] that lack something
         # @return [Step, nil] along their feeds and returns, held against the posts
@@ -47,7 +46,7 @@ module Wattomneum
 
           Step.new(kind: kind, probe: probe, unit: unit, minutes: Readings::Methods.fetch(probe.by).minutes, why: why,
                    failing_reading_id: failing&.id, lamp_on: lamp_on, title: title || (words[0].upcase + words[1..]),
-                   risks: Circuits::Situations.on(machine.sheet, probe.situation).cautions)
+                   risks: risks(probe.situation))
         end
 
         # What is dead with all its volts is proved by being seen to work, not by the volts that it had before too.
@@ -61,12 +60,22 @@ module Wattomneum
 
           judgement = @case.judgements.fetch(reading.id)
           shown_by = judgement.code == 'load.dead_with_volts' ? @case.reading(@case.seen_probe) || reading : reading
-          Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: shown_by.id, why: judgement.summary,
-                   risks: unit.cautions, title: title_of(unit))
+          mend(unit, shown_by, title: title_of(unit), why: judgement.summary)
+        end
+
+        # @param unit [Circuits::RepairUnit]
+        # @param reading [Readings::PointReading] by which its repair is proved
+        # @param title [String]
+        # @param why [String]
+        # @return [Step] of kind repair
+        def mend(unit, reading, title:, why:)
+          Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: reading.id, why: why, risks: unit.cautions,
+                   title: title)
         end
 
         private
 
+        def risks(state) = [*('starter_stays_in' if @case.starter_stays_in?), *Circuits::Situations.on(machine.sheet, state).cautions]
         def machine = @case.machine
         def situation = @case.symptom.situation
 
@@ -137,9 +146,9 @@ module Wattomneum
 
         def usable_consumer?(consumer, probe) = @case.circumstances.volt_between(consumer.from, consumer.to, probe).abs > Probes::LEAST_VOLT
 
-        def mend
-          convicted = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
-          key, reading = convicted.find { |unit, _| !@case.mended_in_vain?(unit) }
+        def convicted
+          found = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
+          key, reading = found.find { |unit, _| !@case.mended_in_vain?(unit) }
           key && repair(machine.repair_units.fetch(key), reading)
         end
 
@@ -194,10 +203,17 @@ module Wattomneum
           comes_and_goes if judgement.sound?
         end
 
+        def search
+          return StaysOn.new(@case, self).call if @case.symptom.stays_on?
+
+          posts || Descent.new(@case, self).call(consumers)
+        end
+
         def comes_and_goes
           return still_owed if @case.repairs.any?
 
-          Step.new(kind: 'watch', minutes: 0, title: "#{@case.label} works now: park it with what is known", risks: [],
+          does = @case.symptom.stays_on? ? 'is off' : 'works'
+          Step.new(kind: 'watch', minutes: 0, title: "#{@case.label} #{does} now: park it with what is known", risks: [],
                    why: 'A fault that comes and goes is not closed by one good start. Read it again when it fails')
         end
 

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Questions
+      # What one fault could switch something over in a state in which it should be as the sound circuit has it: a contact that stays
+      # closed, a wire that touches a live one, a wire that touches the metal. And what a meter shows with each of them.
+      class Strays
+        # kind: stuck, live or grounded; unit: what is mended; parts: ids of the components of which it is; branch: what it adds
+        Cause = Struct.new(:kind, :unit, :parts, :branch, keyword_init: true)
+        # A contact that stays closed, and a rubbed-through wire, have about so much (ours).
+        TOUCH_OHM = 0.05
+        private_constant :TOUCH_OHM
+
+        # @param machine [Machine] the unit's sound circuit
+        # @param consumer [Consumer] that is on when it should be off, or off when it should be on
+        # @param state [String] key state of the sheet
+        # @param limits [Limits::Table]
+        def initialize(machine, consumer, state, limits: Limits::Table.shipped)
+          @limits = limits
+          @machine = machine
+          @circuit = machine.circuit
+          @consumer = consumer
+          @state = state
+          @sound = machine.settled.fetch(state).solution
+          @settled = {}
+        end
+
+        # @return [Array<Cause>] each of which would do it alone
+        def causes = @causes ||= [*stuck, *touching].reject { |cause| on?(cause) == on?(nil) }
+
+        # @return [Array<Consumer>] coils whose contacts lie on the way
+        def coils = @coils ||= region.relays.flat_map { |relay| @machine.consumers.of(relay) }
+
+        # @return [Array<Part>] that can be pulled or unplugged on the way
+        def plugs = @plugs ||= region.parts.select { |part| PULLED.any? { |kind| part.is_a?(kind) } }
+
+        # @param from [String] node
+        # @param to [String] node
+        # @param cause [Cause, nil] nil for the sound circuit
+        # @param opened [Array<String>] ids of what is unplugged
+        # @return [Float] volts between them; 0 where nothing leads from one to the other
+        def volt(from, to, cause:, opened: [])
+          solution = cause.nil? && opened.empty? ? @sound : @settled[[cause, opened.sort]] ||= settle(cause, opened)
+          one, other = [from, to].map { |node| @circuit.node(node) }
+          solution.connected?(one, other) ? solution.volt(one) - solution.volt(other) : 0.0
+        end
+
+        PULLED = [Parts::Relay, Parts::Fuse, Parts::Switch, Parts::Connector, Parts::ControlUnit].freeze
+        private_constant :PULLED
+
+        private
+
+        def on?(cause) = volt(@consumer.from, @consumer.to, cause: cause).abs > on_share * @machine.consumers.volt_at_work(@consumer)
+
+        # What is stuck comes off with the component that it is in.
+        def settle(cause, opened)
+          branches = opened.flat_map { |id| @circuit.inside(@machine.sheet.part(id)) }
+          extra = cause && !(cause.kind == 'stuck' && cause.parts.intersect?(opened)) ? [cause.branch] : []
+          Solving::SettledStates.new(@circuit, opened: branches, extra: extra).fetch(@state).solution
+        end
+
+        def on_share = @limits.fetch('path.stray_volts_least').value / 100.0
+        def region = @region ||= StrayRegion.new(@machine, @consumer, @sound)
+
+        def stuck
+          region.gates.map do |index|
+            branch = @circuit.network.branches[index]
+            cause('stuck', index, branch.from, branch.to)
+          end
+        end
+
+        # One of each kind for a run of wire: where along it does not show.
+        def touching
+          runs = region.wires.group_by { |index| @machine.repair_units.of(index) }.values.map(&:first)
+          runs.flat_map do |index|
+            node = @circuit.network.branches[index].then { |branch| region.inside?(branch.from) ? branch.from : branch.to }
+            [cause('live', index, region.live_node, node), cause('grounded', index, node, 0)]
+          end
+        end
+
+        def cause(kind, index, from, to)
+          branch = Solving::Network::Branch.new(from: from, to: to, ohm: TOUCH_OHM, volt: 0.0)
+          Cause.new(kind: kind, unit: @machine.repair_units.of(index), parts: [@circuit.owned[index].part&.id].compact, branch: branch)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # What of a circuit could alone make something run that should be off, after all that was read: each reading leaves of all causes those
+      # that would show it so. And the reading that parts the rest best for its minutes.
+      class StrayEvidence
+        # A reading that tells what is on from what is off; consumer: whose volts at work it is held against.
+        Test = Struct.new(:probe, :consumer, :minutes, keyword_init: true)
+        # To get at it and pull it (common practice).
+        MINUTES = { 'relay' => 1, 'fuse' => 1, 'connector' => 3, 'switch' => 6, 'control_unit' => 6 }.freeze
+        READ_MINUTES = 2
+        # A wire is rubbed through less often than a contact sticks (ours).
+        RUBBED = 0.3
+        private_constant :MINUTES, :READ_MINUTES, :RUBBED
+
+        # @param kase [Case]
+        def initialize(kase)
+          @case = kase
+          @machine = kase.machine
+          @situation = kase.symptom.situation
+          @consumer = @machine.consumers.needed(kase.part).first
+          @strays = @machine.strays(@consumer, Circuits::Situations.on(@machine.sheet, @situation).sheet_state)
+          @bits = {}
+        end
+
+        # @return [Circuits::Consumer] what runs
+        attr_reader :consumer
+
+        # @return [Test] the volts across it
+        def across = @across ||= Test.new(probe: Probes.across(consumer, @situation), consumer: consumer, minutes: READ_MINUTES)
+
+        # @param test [Test] that was read
+        # @return [Boolean] whether it has the volts of something that is on
+        def on?(test) = over?(@case.reading(test.probe).value, test)
+
+        # @return [Array<Test>] that were read in this round
+        def taken = tests.select { |test| @case.reading(test.probe)&.value }
+
+        # @return [Array<Circuits::Questions::Strays::Cause>] that would show all that was read
+        def left = @left ||= @strays.causes.select { |cause| taken.all? { |test| shows?(cause, test) == on?(test) } }
+
+        # @return [Array<Circuits::RepairUnit>] that they are mended as, the likeliest first
+        def units
+          @units ||= left.group_by(&:unit).reject { |unit, _| @case.mended_in_vain?(unit.key) }.sort_by { |_, causes| -weight(causes) }.map(&:first)
+        end
+
+        # @return [Test, nil] nil where nothing is left to part, or no reading parts it
+        def next_test
+          return if units.size < 2
+
+          best = tests.select { |test| @case.reading(test.probe).nil? }.max_by { |test| bits(test) / test.minutes }
+          best if best && bits(best).positive?
+        end
+
+        private
+
+        def over?(volt, test) = volt.abs > share * @machine.consumers.volt_at_work(test.consumer)
+        def share = @case.circumstances.limits.fetch('path.stray_volts_least').value / 100.0
+
+        def shows?(cause, test)
+          probe = test.probe
+          over?(@strays.volt(probe.from, probe.to, cause: cause, opened: probe.opened), test)
+        end
+
+        def tests = @tests ||= [across, *coils, *unplugged]
+
+        # Whether it is called.
+        def coils
+          @strays.coils.map { |coil| Test.new(probe: Probes.across(coil, @situation), consumer: coil, minutes: READ_MINUTES) }
+        end
+
+        # It is watched at its own pins while something is off; against the posts, where both its wires go through that. What runs is not
+        # pulled itself, but a relay, whose socket can be read.
+        def unplugged
+          pulled = @strays.plugs.reject { |part| part == @case.part && !part.is_a?(Circuits::Parts::Relay) }
+          pulled.product(ends).map do |part, (from, to)|
+            probe = Readings::Probe.new(by: 'volts', from: from, to: to, situation: @situation, opened: [part.id])
+            Test.new(probe: probe, consumer: consumer, minutes: READ_MINUTES + MINUTES.fetch(part.kind, 6))
+          end
+        end
+
+        def ends
+          posts = @case.circumstances
+          [[consumer.from, consumer.to], [consumer.from, posts.negative_post], [posts.positive_post, consumer.to]].reject { |pair| pair.any?(&:nil?) }
+        end
+
+        # Between units: within one there is nothing to choose.
+        def bits(test)
+          @bits[test.probe] ||= begin
+            on, off = left.partition { |cause| shows?(cause, test) }
+            apart = on.map(&:unit).uniq != off.map(&:unit).uniq && on.any? && off.any?
+            apart ? Numerics::Entropy.bits(weight(on) / weight(left)) : 0.0
+          end
+        end
+
+        def weight(causes) = causes.sum { |cause| @machine.repair_units.rate(cause.unit) * (cause.kind == 'stuck' ? 1.0 : RUBBED) }
+      end
+    end
+  end
+end

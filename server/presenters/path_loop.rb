@@ -38,7 +38,7 @@ module Server
         @label = label
         @entry = entry
         @exit = exit
-        @finder = kase.machine.paths(CORE::Circuits::Situations.on(@machine.sheet, kase.symptom.situation).sheet_state)
+        @finder = kase.machine.paths(CORE::Circuits::Situations.on(@machine.sheet, kase.at_work).sheet_state)
       end
 
       def call

@@ -56,6 +56,14 @@ module Wattomneum
         @at_work[consumer.key] ||= @machine.sheet.states.keys.map { |key| volt(consumer, key).abs }.max
       end
 
+      # @param consumer [Consumer]
+      # @param key_state [String]
+      # @return [Boolean] whether it is off in this state by its circuit, and at other times has its volts
+      def uncalled?(consumer, key_state) = volt(consumer, key_state).abs < UNCALLED_VOLT && volt_at_work(consumer) > UNCALLED_VOLT
+
+      UNCALLED_VOLT = 1.0
+      private_constant :UNCALLED_VOLT
+
       private
 
       def pins(part, role) = part.pins.select { |pin| part.role(pin) == role }

@@ -5,8 +5,8 @@ module Wattomneum
   module Practice
     # Something wrong inside a unit. item: key of a circuit's item, "wire 8", "G8 wire 8", "K11 coil"; ohm: the resistance it has now, or
     # nil for what adds_ohm adds to what it had; to_ground_ohm: what leads from its first end to battery negative besides; to_live_ohm: to
-    # battery positive; stuck_ohm: what leads past it, as in a contact that never opens
-    Fault = Struct.new(:item, :ohm, :adds_ohm, :to_ground_ohm, :to_live_ohm, :stuck_ohm, keyword_init: true) do
+    # battery positive; stuck: a contact that never opens
+    Fault = Struct.new(:item, :ohm, :adds_ohm, :to_ground_ohm, :to_live_ohm, :stuck, keyword_init: true) do
       # @param item [String]
       # @return [Fault]
       def self.open(item) = new(item: item, ohm: Truth::OPEN_OHM)
@@ -32,7 +32,7 @@ module Wattomneum
 
       # @param item [String] a contact
       # @return [Fault] that never opens
-      def self.stuck(item) = new(item: item, stuck_ohm: 0.02)
+      def self.stuck(item) = new(item: item, stuck: true)
 
       # @param item [String]
       # @param ohm [Float]

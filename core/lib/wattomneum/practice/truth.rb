@@ -127,8 +127,8 @@ module Wattomneum
       def ways(fault)
         index = @drawn.item(fault.item).branches.first
         one = @drawn.network.branches[index]
-        part = @drawn.owned[index].part&.id if fault.stuck_ohm
-        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm], [one.from, one.to, fault.stuck_ohm]].select(&:last)
+        part = @drawn.owned[index].part&.id if fault.stuck
+        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm], [one.from, one.to, fault.stuck && @labels[index]]].select(&:last)
         known.map { |from, to, ohm| [part, Circuits::Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)] }
       end
 

@@ -39,6 +39,7 @@ export function SomethingElse({
     <>
       <Segments
         label="How it fails"
+        size="pairs"
         options={HOW}
         chosen={how}
         onChoose={(key) => {

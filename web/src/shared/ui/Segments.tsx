@@ -2,13 +2,15 @@ import { ToggleGroup } from 'radix-ui'
 
 const SIZES = {
   /** a row of words to choose from */
-  row: 'min-h-12 px-3 dense:min-h-10',
+  row: 'min-h-12 px-3 first:ml-0 dense:min-h-10',
+  /** four words, two above two */
+  pairs: '-mt-px min-h-12 px-3',
   /** beside a figure */
-  tall: 'min-h-14 min-w-14 px-3 text-lead',
+  tall: 'min-h-14 min-w-14 px-3 text-lead first:ml-0',
   /** two short answers */
-  answer: 'min-h-12 min-w-16',
+  answer: 'min-h-12 min-w-16 first:ml-0',
   /** two short answers, one line under the other */
-  dense: 'min-h-12 min-w-16 dense:min-h-9',
+  dense: 'min-h-12 min-w-16 first:ml-0 dense:min-h-9',
 }
 
 /**
@@ -36,7 +38,7 @@ export function Segments<Key extends string>({
       aria-label={label}
       value={chosen ?? ''}
       rovingFocus={onUnsay === undefined}
-      className="flex max-w-full flex-none flex-wrap"
+      className={size === 'pairs' ? 'grid w-full grid-cols-2 pt-px pl-px' : 'flex max-w-full flex-none flex-wrap'}
       onValueChange={(value) => {
         const said = options.find((option) => option.key === value)
         if (said) onChoose(said.key)
@@ -47,7 +49,7 @@ export function Segments<Key extends string>({
         <ToggleGroup.Item
           key={option.key}
           value={option.key}
-          className={`-ml-px border border-quiet font-bold first:ml-0 data-[state=on]:bg-ink data-[state=on]:text-ground ${SIZES[size]}`}
+          className={`-ml-px border border-quiet font-bold data-[state=on]:bg-ink data-[state=on]:text-ground ${SIZES[size]}`}
         >
           {option.label}
         </ToggleGroup.Item>

@@ -8,7 +8,7 @@ module Wattomneum
       class Strays
         # kind: stuck, live or grounded; unit: what is mended; parts: ids of the components of which it is; branch: what it adds
         Cause = Struct.new(:kind, :unit, :parts, :branch, keyword_init: true)
-        # A contact that stays closed, and a rubbed-through wire, have about so much (ours).
+        # A wire rubbed through has about so much (ours).
         TOUCH_OHM = 0.05
         private_constant :TOUCH_OHM
 
@@ -66,7 +66,7 @@ module Wattomneum
         def stuck
           region.gates.map do |index|
             branch = @circuit.network.branches[index]
-            cause('stuck', index, branch.from, branch.to)
+            cause('stuck', index, branch.from, branch.to, ohm: branch.ohm)
           end
         end
 
@@ -79,8 +79,8 @@ module Wattomneum
           end
         end
 
-        def cause(kind, index, from, to)
-          branch = Solving::Network::Branch.new(from: from, to: to, ohm: TOUCH_OHM, volt: 0.0)
+        def cause(kind, index, from, to, ohm: TOUCH_OHM)
+          branch = Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)
           Cause.new(kind: kind, unit: @machine.repair_units.of(index), parts: [@circuit.owned[index].part&.id].compact, branch: branch)
         end
       end

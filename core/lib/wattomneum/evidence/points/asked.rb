@@ -18,9 +18,9 @@ module Wattomneum
           []
         end
 
-        # Of the posts themselves only whether the meter can be believed.
+        # Of the posts themselves, and of what should have none, only whether the meter can be believed.
         def self.volts(probe, circumstances)
-          return %w[meter_proved] if circumstances.posts?(probe)
+          return %w[meter_proved] if circumstances.posts?(probe) || uncalled?(probe, circumstances)
 
           [*beside(probe, circumstances), *('load_on' if lamp_tells?(probe, circumstances))]
         end
@@ -35,7 +35,12 @@ module Wattomneum
         def self.lamp_tells?(probe, circumstances)
           probe.opened.any? || Circuits::Situations.on(circumstances.machine.sheet, probe.situation).engine == 'stopped'
         end
-        private_class_method :volts, :beside, :lamp_tells?
+        # Across something that is off in this state.
+        def self.uncalled?(probe, circumstances)
+          consumers = circumstances.uses.consumers
+          consumer = consumers.across(probe.from, probe.to) and consumers.uncalled?(consumer, circumstances.state(probe))
+        end
+        private_class_method :volts, :beside, :lamp_tells?, :uncalled?
       end
     end
   end

@@ -18,7 +18,7 @@ module Wattomneum
 
           consumer = circumstances.uses.consumers.across(probe.from, probe.to)
           return ConsumerJudge.new(reading, circumstances, consumer).call if consumer && called?(consumer)
-          return StrayJudge.new(reading, circumstances, consumer).call if consumer && uncalled?(consumer)
+          return StrayJudge.new(reading, circumstances, consumer).call if consumer && machine.consumers.uncalled?(consumer, circumstances.state(probe))
 
           drop = probe.opened.empty? && (along || feed || ground_from_post)
           return by_prediction unless drop
@@ -29,16 +29,7 @@ module Wattomneum
 
         private
 
-        def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > UNCALLED_VOLT && probe.opened.empty?
-
-        # By its circuit it is off in this state, whatever is unplugged; at other times it has its volts.
-        def uncalled?(consumer)
-          consumers = machine.consumers
-          consumers.volt(consumer, circumstances.state(probe)).abs < UNCALLED_VOLT && consumers.volt_at_work(consumer) > UNCALLED_VOLT
-        end
-
-        UNCALLED_VOLT = 1.0
-        private_constant :UNCALLED_VOLT
+        def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > 1.0 && probe.opened.empty?
 
         def finder = circumstances.paths(probe)
 

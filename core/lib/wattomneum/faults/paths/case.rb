@@ -91,6 +91,13 @@ module Wattomneum
           symptom.stays_on? && machine.sheet.loops.any? { |loop| loop.key == 'start' && loop.load == symptom.part }
         end
 
+        # @return [String] situation in which what the complaint is about works: the complaint's own, but for what stays on
+        def at_work
+          return symptom.situation unless symptom.stays_on?
+
+          @at_work ||= Circuits::Complaints.new(machine).thing(part)&.situations&.first&.key || symptom.situation
+        end
+
         # @return [String] what it is called
         def label = part&.label || symptom.part.to_s
 

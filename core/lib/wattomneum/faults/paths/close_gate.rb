@@ -24,10 +24,7 @@ module Wattomneum
 
         # What stayed on is off, and has to be seen to work when it should.
         def at_work
-          return [] unless @case.symptom.stays_on?
-
-          usual = Circuits::Complaints.new(@case.machine).thing(@case.part)&.situations&.first or return []
-          [Probes.seen(@case.seen_in(usual.key), @case.part)]
+          @case.symptom.stays_on? ? [Probes.seen(@case.seen_in(@case.at_work), @case.part)] : []
         end
 
         # A whole side is read at a pin of what should work against a post.

@@ -46,7 +46,7 @@ module Wattomneum
         def why(test)
           return "Is the #{test.consumer.label} called? Volts there say that it is" if test.consumer != evidence.consumer
 
-          "With #{test.probe.opened.join(' and ')} off: what still has volts is fed past it"
+          "With #{test.probe.opened.join(' and ')} pulled: what still has volts is fed past it"
         end
 
         # Nothing across it and it runs all the same: it hangs by itself.

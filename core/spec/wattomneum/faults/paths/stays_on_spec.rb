@@ -7,7 +7,8 @@ RSpec.describe Wattomneum::Faults::Paths::StaysOn do
   fault = core::Practice::Fault
 
   # complaint: sheet, component, situation in which it should be off
-  complaints = { 'a fuel pump that runs with the key off' => %w[fuel_pump M2 stopped], 'a fuel solenoid that does not let go' => %w[engine_stop Y5 stopped],
+  complaints = { 'a fuel pump that runs with the key off' => %w[fuel_pump M2 stopped],
+                 'a fuel solenoid that does not let go' => %w[engine_stop Y5 stopped],
                  'a start relay behind its button' => %w[start_24v K1 stopped], 'a starter that stays in' => %w[start_24v M1 key_on],
                  'a glow plug' => %w[glow E1 stopped], 'an element of the intake heater' => %w[main_feed E20 stopped],
                  'two stations that start one engine' => %w[genset K5 off], 'a blower' => %w[heater M3 cranking] }
@@ -57,7 +58,7 @@ RSpec.describe Wattomneum::Faults::Paths::StaysOn do
     done = run('fuel_pump', 'M2', 'stopped', fault.stuck('K11 contact 30 to 87'), 3)
     expect(done.trail.first(5)).to match([include('Fuel pump: what it does'), include('M2:1 to M2:2'), include('K11:86 to K11:85'),
                                           include('K11 unplugged'), 'repair: Stays closed: K11, Fuel pump relay'])
-    expect(done.steps[4].why).to match(/0\.00 V at M2:1 with K11 unplugged/)
+    expect(done.steps[4].why).to include('0.00 V at M2:1 with K11 unplugged')
     # Off is not all: it has to work when it should.
     expect(done.trail.last(2)).to match([include('Fuel pump: what it does, key on'), 'close: Close the job'])
   end

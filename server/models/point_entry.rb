@@ -30,7 +30,7 @@ module Server
       end
 
       # @return [Array<String>] UUIDs of the components whose plug was off
-      def opened = (@probe[:opened] || []).map { |id| part(id).uuid }.uniq
+      def opened = (@probe[:opened] || []).map { |id| apart(id).uuid }.uniq
 
       private
 
@@ -54,7 +54,11 @@ module Server
         refuse(name, e.message, 'not on this unit')
       end
 
-      def part(id) = @machine.sheet.part(id) || refuse('opened', "This unit's circuit has no plug or component \"#{id}\"", 'not on this unit')
+      def apart(id)
+        @machine.apart.fetch(id)
+      rescue CORE::UnknownKeyError => e
+        refuse('opened', e.message.sub(/\Athis/, 'This'), 'not on this unit')
+      end
 
       def refuse(field, sentence, short)
         raise Refusals::InvalidInput.new(sentence, fields: { "probe.#{field}" => [short] })

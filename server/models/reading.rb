@@ -30,7 +30,7 @@ module Server
       def to_point(circuit = nil, opened: [])
         from, to = [from_place, to_place].map { |place| circuit ? place.node_on(circuit, circuit.machine) : place.short }
         probe = Wattomneum::Readings::Probe.new(by: measured_by, from: from, to: to, situation: state,
-                                                opened: circuit ? opened.filter_map { |uuid| circuit.part_id(uuid) } : [])
+                                                opened: circuit ? opened.filter_map { |uuid| circuit.apart_id(uuid) } : [])
         Wattomneum::Readings::PointReading.new(id: id, probe: probe, value: value, overload: overload, observation: observation, unit: unit_symbol,
                                                conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: repairs_before)
       end

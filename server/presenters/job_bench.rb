@@ -61,7 +61,7 @@ module Server
       def circuit = @record.circuit.machine && @record.circuit
 
       def opened(row)
-        @record.opened.fetch(row.id, []).map { |uuid| @record.circuit.part_id(uuid) }
+        @record.opened.fetch(row.id, []).map { |uuid| @record.circuit.apart_id(uuid) }
       end
 
       def fate(row)

@@ -8,7 +8,7 @@ module Server
       def self.call(machine)
         { points: machine.points.all.map { |point| { node: point.node, label: point.label } },
           situations: Wattomneum::Circuits::Situation.of(machine.sheet).map { |one| { key: one.key, label: one.label } },
-          plugs: machine.sheet.parts.reject { |part| part.shares_pins? || part.pins.size < 2 }.map { |part| { id: part.id, label: part.label } },
+          plugs: machine.apart.all.map { |thing| { id: thing.id, label: thing.label } },
           units: machine.repair_units.all.map { |unit| { key: unit.key, label: unit.label } } }
       end
     end

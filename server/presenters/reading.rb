@@ -11,7 +11,7 @@ module Server
       # @param taken_as [Models::Judgement, nil] as judged when it was taken
       # @param person [String, nil]
       # @param circuit [Queries::JobCircuit, nil] on which its points have their names of now
-      # @param opened [Array<String, nil>] ids of what was unplugged; nil for what is gone from the circuit since
+      # @param opened [Array<String, nil>] ids of what was unplugged or taken off; nil for what is gone from the circuit since
       def self.call(row, judgement: nil, taken_as: nil, person: nil, fate: nil, circuit: nil, opened: [])
         reading = row.between_points? ? row.to_point(circuit) : row.to_core
         { id: row.id, test_key: row.test_key, **named(row, reading, opened),
@@ -44,7 +44,7 @@ module Server
       # @return [String] "cranking, 18 degC, tested alone"
       def self.condition_line(row, reading, opened)
         words = reading.conditions.to_h.filter_map { |key, said| said_words(key, said) }
-        off = opened.map { |id| "#{id || 'something that is gone'} unplugged" }
+        off = Wattomneum::Circuits::Apart.words(opened.map { |id| id || 'something that is gone' })
         [state_words(row), *off, *words, row.instrument].join(', ')
       end
 

@@ -33,6 +33,10 @@ module Server
       end
 
       # @param item_uuid [String] as it was kept
+      # @return [String, nil] id of what was unplugged or taken off: of a component, or of a wire
+      def apart_id(item_uuid) = machine && machine.apart.kept(whole.assembly.now(item_uuid))&.id
+
+      # @param item_uuid [String] as it was kept
       # @param pin [String]
       # @return [String, nil] node
       def node_of(item_uuid, pin) = Machines.node_of(whole, item_uuid, pin)

@@ -41,7 +41,8 @@ RSpec.describe Server::Routes::Jobs do
     expect(bench['next_step']).to include('kind' => 'repair', 'unit' => 'K11', 'title' => 'Stays closed: K11, Fuel pump relay')
     failing = bench['next_step']['failing_reading_id']
     bench = write(:post, "/api/jobs/#{bench['id']}/repairs",
-                  { id: SecureRandom.uuid, unit: 'K11', cause: 'wear_out', action: 'replaced', minutes: 5, temporary: false, failing_reading_id: failing })
+                  { id: SecureRandom.uuid, unit: 'K11', failing_reading_id: failing, cause: 'wear_out', action: 'replaced', minutes: 5,
+                    temporary: false })
     expect([status, bench['next_step']['kind']]).to eq([201, 'prove'])
     bench = follow(bench, 'dead')
     expect(bench['missing_to_close']).to eq(['See Fuel pump work after the repair, key on, engine stopped'])
@@ -58,5 +59,20 @@ RSpec.describe Server::Routes::Jobs do
     expect(bench['next_step']).to include('kind' => 'condemn', 'unit' => 'starter')
     bench = write(:post, "/api/jobs/#{bench['id']}/condemnations", { id: SecureRandom.uuid, unit: 'starter' })
     expect([status, bench['condemnations'].size]).to eq([201, 1])
+  end
+
+  it 'keeps a wire that was off its stud beside the reading, by what it is for ever' do
+    magneto = a_unit(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+    Server::Models::Sheet.bring_in_shipped
+    Server::Models::UnitSheet.fit(magneto, Server::Models::SheetVersion.newest_of('magneto_kill'), at: Time.now.utc)
+    bench = open_job(magneto, symptom: { work: 'auxiliary_load', part: 'L9', seen: 'dead' })
+    expect(read("/api/jobs/#{bench['id']}/points")['plugs']).to include('id' => 'wire 8', 'label' => 'off Common kill stud')
+    bench = ['dead', 0.02].reduce(bench) { |now, shown| follow(now, shown) }
+    expect(bench['next_step']['cautions'].map { |one| one['id'] }).to include('kill_lead')
+    bench = follow(bench, 8.9)
+    expect(bench['readings'].last['condition_line']).to match(/running, idle, wire \d+ off its stud/)
+    probe = { by: 'volts', from: 'L9:kill', to: 'L9:core', situation: 'idle', opened: ['wire 9'] }
+    write(:post, "/api/jobs/#{bench['id']}/readings", { id: SecureRandom.uuid, probe: probe, value_text: '9', unit: 'V' })
+    expect([status, error['fields']]).to eq([422, { 'probe.opened' => ['not on this unit'] }])
   end
 end

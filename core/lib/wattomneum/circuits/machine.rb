@@ -65,6 +65,9 @@ module Wattomneum
       # @return [Points] where a probe can go
       def points = @points ||= Points.new(circuit)
 
+      # @return [Apart] what comes apart for a reading
+      def apart = @apart ||= Apart.new(circuit)
+
       # @return [RepairUnits] what is mended as one
       def repair_units = @repair_units ||= RepairUnits.new(circuit)
 

@@ -128,7 +128,8 @@ module Wattomneum
         index = @drawn.item(fault.item).branches.first
         one = @drawn.network.branches[index]
         part = @drawn.owned[index].part&.id if fault.stuck
-        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm], [one.from, one.to, fault.stuck && @labels[index]]].select(&:last)
+        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm],
+                 [one.from, one.to, fault.stuck && @labels[index]]].select(&:last)
         known.map { |from, to, ohm| [part, Circuits::Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)] }
       end
 
@@ -191,9 +192,14 @@ module Wattomneum
       end
 
       def with(extra, opened)
-        off = @drawn.owned.each_index.select { |index| opened.include?(@drawn.owned[index].part&.id) && @drawn.owned[index].ring_of.nil? }
+        off = @drawn.owned.each_index.select { |index| comes_off?(@drawn.owned[index], opened) }
         ways = @ways.filter_map { |part, way| way unless opened.include?(part) }
         Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *ways])
+      end
+
+      # A component with all that is inside it, or the ring of a wire.
+      def comes_off?(owned, opened)
+        owned.ring_of ? owned.part.kind == 'stud' && opened.include?("wire #{owned.ring_of.number}") : opened.include?(owned.part&.id)
       end
 
       def branch(from, to, ohm, volt = 0.0)

@@ -69,14 +69,8 @@ module Wattomneum
         end
 
         def instruments(probe)
-          opened = probe.opened.flat_map { |id| unplugged(id) }
+          opened = @machine.apart.branches(probe.opened)
           Instruments.new(opened.empty? ? @machine.settled : Solving::SettledStates.new(@circuit, opened: opened))
-        end
-
-        # A plug parts between its halves; a component comes off with everything inside it.
-        def unplugged(id)
-          part = @machine.sheet.part(id) or raise UnknownKeyError, "this unit's circuit has no plug or component \"#{id}\""
-          @circuit.inside(part)
         end
       end
     end

@@ -12,7 +12,9 @@ module Wattomneum
         # @param machine [Machine]
         # @param consumer [Consumer]
         # @param solution [Solving::Solution] of that state
-        def initialize(machine, consumer, solution)
+        # @param on [Boolean] whether it should be on: then its supply is no firm end, since what grounds that switches it off
+        def initialize(machine, consumer, solution, on: false)
+          @on = on
           @machine = machine
           @circuit = machine.circuit
           @solution = solution
@@ -59,7 +61,7 @@ module Wattomneum
         def firm
           @ways = @circuit.owned.each_index.select { |index| way?(index) }
           closed = joined(@ways.select { |index| @solution.conducting[index] })
-          spread([0, *sources], closed)
+          spread(@on ? [0] : [0, *sources], closed)
         end
 
         def joined(indices)

@@ -4,10 +4,12 @@ module Wattomneum
   module Circuits
     module Questions
       # What one fault could switch something over in a state in which it should be as the sound circuit has it: a contact that stays
-      # closed, a wire that touches a live one, a wire that touches the metal. And what a meter shows with each of them.
+      # closed, a wire that touches a live one, a wire that touches the metal; of what should be on also whatever is cut on its way. And what
+      # a meter shows with each of them.
       class Strays
-        # kind: stuck, live or grounded; unit: what is mended; parts: ids of the components of which it is; branch: what it adds
-        Cause = Struct.new(:kind, :unit, :parts, :branch, keyword_init: true)
+        # kind: stuck, live, grounded or cut; unit: what is mended; parts: ids of the components of which it is; branch: what it adds; cut:
+        # branches that it opens
+        Cause = Struct.new(:kind, :unit, :parts, :branch, :cut, keyword_init: true)
         # A wire rubbed through has about so much (ours).
         TOUCH_OHM = 0.05
         private_constant :TOUCH_OHM
@@ -27,13 +29,19 @@ module Wattomneum
         end
 
         # @return [Array<Cause>] each of which would do it alone
-        def causes = @causes ||= [*stuck, *touching].reject { |cause| on?(cause) == on?(nil) }
+        def causes = @causes ||= [*stuck, *touching, *cut].reject { |cause| on?(cause) == on?(nil) }
 
         # @return [Array<Consumer>] coils whose contacts lie on the way
         def coils = @coils ||= region.relays.flat_map { |relay| @machine.consumers.of(relay) }
 
-        # @return [Array<Part>] that can be pulled or unplugged on the way
-        def plugs = @plugs ||= region.parts.select { |part| PULLED.any? { |kind| part.is_a?(kind) } }
+        # @return [Array<Apart::Thing>] that can be pulled, unplugged or taken off on the way
+        def plugs
+          @plugs ||= begin
+            wires = region.wires.map { |index| @circuit.owned[index].wire.uuid }
+            ids = region.parts.select { |part| PULLED.any? { |kind| part.is_a?(kind) } }.map(&:id)
+            @machine.apart.all.select { |thing| Apart.wire?(thing.id) ? wires.include?(thing.uuid) : ids.include?(thing.id) }
+          end
+        end
 
         # @param from [String] node
         # @param to [String] node
@@ -55,13 +63,13 @@ module Wattomneum
 
         # What is stuck comes off with the component that it is in.
         def settle(cause, opened)
-          branches = opened.flat_map { |id| @circuit.inside(@machine.sheet.part(id)) }
-          extra = cause && !(cause.kind == 'stuck' && cause.parts.intersect?(opened)) ? [cause.branch] : []
+          branches = @machine.apart.branches(opened) | (cause&.cut || [])
+          extra = cause&.branch && !(cause.kind == 'stuck' && cause.parts.intersect?(opened)) ? [cause.branch] : []
           Solving::SettledStates.new(@circuit, opened: branches, extra: extra).fetch(@state).solution
         end
 
         def on_share = @limits.fetch('path.stray_volts_least').value / 100.0
-        def region = @region ||= StrayRegion.new(@machine, @consumer, @sound)
+        def region = @region ||= StrayRegion.new(@machine, @consumer, @sound, on: on?(nil))
 
         def stuck
           region.gates.map do |index|
@@ -76,6 +84,19 @@ module Wattomneum
           runs.flat_map do |index|
             node = @circuit.network.branches[index].then { |branch| region.inside?(branch.from) ? branch.from : branch.to }
             [cause('live', index, region.live_node, node), cause('grounded', index, node, 0)]
+          end
+        end
+
+        # What lies in its way, where it should have its volts.
+        def cut
+          return [] unless on?(nil)
+
+          finder = @machine.paths(@state)
+          backs = [@consumer.to, *@machine.sheet.parts.grep(Parts::Battery).map { |source| source.node('-') }]
+          steps = [finder.to_supply(@consumer.from), *backs.map { |node| finder.to_ground(node) }].flat_map(&:steps)
+          @machine.repair_units.along(steps.map(&:index)).reject { |unit| unit.kind == 'body' }.map do |unit|
+            indices = steps.map(&:index).select { |index| @machine.repair_units.of(index) == unit }
+            Cause.new(kind: 'cut', unit: unit, parts: [], cut: indices)
           end
         end
 

@@ -35,6 +35,7 @@ module Wattomneum
         def self.lamp_tells?(probe, circumstances)
           probe.opened.any? || Circuits::Situations.on(circumstances.machine.sheet, probe.situation).engine == 'stopped'
         end
+
         # Across something that is off in this state.
         def self.uncalled?(probe, circumstances)
           consumers = circumstances.uses.consumers

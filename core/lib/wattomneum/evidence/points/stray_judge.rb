@@ -25,8 +25,7 @@ module Wattomneum
         private
 
         def said
-          off = probe.opened.empty? ? '' : ", #{probe.opened.join(' and ')} unplugged"
-          { volt: "#{reading.spoken}#{off}", load: @consumer.label }
+          { volt: [reading.spoken, *Circuits::Apart.words(probe.opened)].join(', '), load: @consumer.label }
         end
 
         def at_work = machine.consumers.volt_at_work(@consumer)

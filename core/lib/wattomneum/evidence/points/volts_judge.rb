@@ -18,7 +18,7 @@ module Wattomneum
 
           consumer = circumstances.uses.consumers.across(probe.from, probe.to)
           return ConsumerJudge.new(reading, circumstances, consumer).call if consumer && called?(consumer)
-          return StrayJudge.new(reading, circumstances, consumer).call if consumer && machine.consumers.uncalled?(consumer, circumstances.state(probe))
+          return StrayJudge.new(reading, circumstances, consumer).call if consumer && uncalled?(consumer)
 
           drop = probe.opened.empty? && (along || feed || ground_from_post)
           return by_prediction unless drop
@@ -31,6 +31,7 @@ module Wattomneum
 
         def called?(consumer) = circumstances.volt_between(consumer.from, consumer.to, probe).abs > 1.0 && probe.opened.empty?
 
+        def uncalled?(consumer) = machine.consumers.uncalled?(consumer, circumstances.state(probe))
         def finder = circumstances.paths(probe)
 
         # One thing that is not just a conductor lies between the points, and takes more volts than it does in a sound circuit: a sender, a

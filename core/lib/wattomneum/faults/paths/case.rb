@@ -86,16 +86,22 @@ module Wattomneum
         # @return [Circuits::Part, nil] what fails
         def part = machine.sheet.part(symptom.part.to_s)
 
-        # @return [Boolean] whether it is the starter that runs when it should not: it turns the engine as long as the isolator is on
-        def starter_stays_in?
-          symptom.stays_on? && machine.sheet.loops.any? { |loop| loop.key == 'start' && loop.load == symptom.part }
+        # @return [Boolean] whether what fails is fed by a magneto, which gives nothing unless it turns
+        def magneto?
+          batteries = machine.sheet.parts.grep(Circuits::Parts::Battery)
+          batteries.any? && batteries.all? { |one| one.fields['active_in'] }
         end
+
+        # @return [Array<String>] ids of what can hurt somebody at every step of this work: a starter that stays in turns the engine as long as
+        #   the isolator is on, a kill lead bears no battery
+        def risks = [*('starter_stays_in' if starter_stays_in?), *('kill_lead' if magneto?)]
 
         # @return [String] situation in which what the complaint is about works: the complaint's own, but for what stays on
         def at_work
           return symptom.situation unless symptom.stays_on?
 
-          @at_work ||= Circuits::Complaints.new(machine).thing(part)&.situations&.first&.key || symptom.situation
+          usual = Circuits::Complaints.new(machine).thing(part)&.situations || []
+          usual.empty? ? symptom.situation : usual.first.key
         end
 
         # @return [String] what it is called
@@ -116,6 +122,10 @@ module Wattomneum
         attr_writer :symptom
 
         private
+
+        def starter_stays_in?
+          symptom.stays_on? && machine.sheet.loops.any? { |loop| loop.key == 'start' && loop.load == symptom.part }
+        end
 
         # A point or a state that the sheets do not have any more.
         def lost?(probe)

@@ -75,7 +75,7 @@ module Wattomneum
 
         private
 
-        def risks(state) = [*('starter_stays_in' if @case.starter_stays_in?), *Circuits::Situations.on(machine.sheet, state).cautions]
+        def risks(state) = [*@case.risks, *Circuits::Situations.on(machine.sheet, state).cautions]
         def machine = @case.machine
         def situation = @case.symptom.situation
 
@@ -205,6 +205,7 @@ module Wattomneum
 
         def search
           return StaysOn.new(@case, self).call if @case.symptom.stays_on?
+          return Killed.new(@case, self).call if @case.magneto?
 
           posts || Descent.new(@case, self).call(consumers)
         end

@@ -23,8 +23,8 @@ module Wattomneum
         # @return [Step]
         def call
           across = evidence.across
-          return @order.measure(across.probe, why: 'Has it volts, or is it stuck by itself?') if @case.reading(across.probe).nil?
-          return stuck_itself unless evidence.on?(across)
+          return @order.measure(across.probe, why: first_why) if @case.reading(across.probe).nil?
+          return by_its_own if settled?(across)
 
           test = evidence.next_test
           return @order.measure(test.probe, why: why(test)) if test
@@ -34,23 +34,28 @@ module Wattomneum
 
         # @return [Circuits::RepairUnit, nil] what alone would show all that was read, once it was seen to be fed
         def only
-          units.first if @case.reading(evidence.across.probe) && evidence.on?(evidence.across) && units.one?
+          units.first if @case.reading(evidence.across.probe) && !settled?(evidence.across) && units.one?
         end
 
         private
 
         attr_reader :evidence
 
+        def first_why = 'Has it volts, or is it stuck by itself?'
+        def titles = TITLES
+
+        # Nothing is across it.
+        def settled?(across) = !evidence.on?(across)
         def units = evidence.units
 
         def why(test)
           return "Is the #{test.consumer.label} called? Volts there say that it is" if test.consumer != evidence.consumer
 
-          "With #{test.probe.opened.join(' and ')} pulled: what still has volts is fed past it"
+          "With #{Circuits::Apart.words(test.probe.opened)}: what still has volts is fed past it"
         end
 
-        # Nothing across it and it runs all the same: it hangs by itself.
-        def stuck_itself
+        # It runs all the same: it hangs by itself.
+        def by_its_own
           unit = @machine.repair_units.fetch(evidence.consumer.unit)
           return nothing if unit.laddered || @case.mended_in_vain?(unit.key)
 
@@ -61,8 +66,8 @@ module Wattomneum
           unit = units.first
           return by_itself(unit) if unit.kind == 'control_unit'
 
-          titles = evidence.left.map(&:kind).uniq.map { |kind| TITLES.fetch(kind) }
-          title = [titles.first, *titles.drop(1).map { |one| Wording.inside(one) }].join(', or ')
+          words = evidence.left.map(&:kind).uniq.map { |kind| titles.fetch(kind) }
+          title = [words.first, *words.drop(1).map { |one| Wording.inside(one) }].join(', or ')
           step = @order.mend(unit, seen, title: "#{title}: #{unit.label}", why: reasons)
           unit.laddered ? Step.new(**step.to_h, kind: 'condemn') : step
         end
@@ -74,7 +79,7 @@ module Wattomneum
           spoken = @case.reading(test.probe).spoken
           return "#{spoken} at #{Wording.inside(test.consumer.label)}" if test.probe.opened.empty?
 
-          "#{spoken} at #{Words.short(test.probe.from, @machine)} with #{test.probe.opened.join(' and ')} unplugged"
+          "#{spoken} at #{Words.short(test.probe.from, @machine)} with #{Circuits::Apart.words(test.probe.opened)}"
         end
 
         # A control unit that drives it may be asked to: nothing here tells.

@@ -9,7 +9,7 @@ module Wattomneum
         # A reading that tells what is on from what is off; consumer: whose volts at work it is held against.
         Test = Struct.new(:probe, :consumer, :minutes, keyword_init: true)
         # To get at it and pull it (common practice).
-        MINUTES = { 'relay' => 1, 'fuse' => 1, 'connector' => 3, 'switch' => 6, 'control_unit' => 6 }.freeze
+        MINUTES = { 'relay' => 1, 'fuse' => 1, 'wire' => 2, 'connector' => 3, 'switch' => 6, 'control_unit' => 6 }.freeze
         READ_MINUTES = 2
         # A wire is rubbed through less often than a contact sticks (ours).
         RUBBED = 0.3
@@ -74,12 +74,14 @@ module Wattomneum
         # It is watched at its own pins while something is off; against the posts, where both its wires go through that. What runs is not
         # pulled itself, but a relay, whose socket can be read.
         def unplugged
-          pulled = @strays.plugs.reject { |part| part == @case.part && !part.is_a?(Circuits::Parts::Relay) }
-          pulled.product(ends).map do |part, (from, to)|
-            probe = Readings::Probe.new(by: 'volts', from: from, to: to, situation: @situation, opened: [part.id])
-            Test.new(probe: probe, consumer: consumer, minutes: READ_MINUTES + MINUTES.fetch(part.kind, 6))
+          pulled = @strays.plugs.reject { |thing| thing.id == @case.part.id && !@case.part.is_a?(Circuits::Parts::Relay) }
+          pulled.product(ends).map do |thing, (from, to)|
+            probe = Readings::Probe.new(by: 'volts', from: from, to: to, situation: @situation, opened: [thing.id])
+            Test.new(probe: probe, consumer: consumer, minutes: READ_MINUTES + MINUTES.fetch(kind(thing), 6))
           end
         end
+
+        def kind(thing) = Circuits::Apart.wire?(thing.id) ? 'wire' : @machine.sheet.part(thing.id).kind
 
         def ends
           posts = @case.circumstances

@@ -16,8 +16,7 @@ module Wattomneum
           way = Wording.inside(Readings::Methods.fetch(probe.by).label)
           return "#{machine.circuit.watch_of(probe.from)&.label || short(probe.from, machine)}: #{way}, #{state}" if probe.by == 'seen'
 
-          off = probe.opened.empty? ? '' : ", #{probe.opened.join(' and ')} unplugged"
-          "#{way}, #{short(probe.from, machine)} to #{short(probe.to, machine)}, #{state}#{off}"
+          ["#{way}, #{short(probe.from, machine)} to #{short(probe.to, machine)}, #{state}", *Circuits::Apart.words(probe.opened)].join(', ')
         end
 
         # @param node [String]

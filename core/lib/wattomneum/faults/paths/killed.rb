@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # A spark that a magneto should make and does not: grounded through a branch of its kill circuit that should be open, or cut off. Its
+      # source is too weak for drops to tell; what is taken off, one branch at a time, tells it.
+      class Killed < StaysOn
+        TITLES = { 'stuck' => 'Closed when it should be open', 'grounded' => 'Touches the metal', 'cut' => 'Open' }.freeze
+        private_constant :TITLES
+
+        private
+
+        def first_why = 'Has it volts while the engine turns? Then nothing kills it'
+        def titles = TITLES
+
+        # It has its volts.
+        def by_its_own
+          watch("#{@case.label} is not killed: look at what makes it and what carries it",
+                "#{reasons}. Lead, plug, gap and the ignition unit come next")
+        end
+
+        # Killed is off.
+        def settled?(across) = evidence.on?(across)
+
+        def why(test) = "With #{Circuits::Apart.words(test.probe.opened)}: does it come back?"
+      end
+    end
+  end
+end

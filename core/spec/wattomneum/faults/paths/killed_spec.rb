@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+# A magneto that lost its spark: every branch of its kill circuit grounded, every interlock closed when it should be open, every wire of the
+# primary cut, in a truth of its own. Followed blindly.
+RSpec.describe Wattomneum::Faults::Paths::Killed do
+  let(:sheet) { Wattomneum::Circuits::Library.fetch('magneto_kill') }
+  let(:machine) { Wattomneum::Circuits::Machine.new(sheet) }
+  let(:hand_started) do
+    Wattomneum::Units::ElectricalSystem.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
+  end
+
+  def run(fault, seed: 2)
+    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [*([fault] if fault)], seed: seed)
+    symptom = Wattomneum::Jobs::Symptom.new(work: 'auxiliary_load', part: 'L9', situation: 'idle', seen: 'dead')
+    BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom, system: hand_started).work
+  end
+
+  def faults
+    wires = machine.circuit.items.select { |item| item.kind == 'wire' }.map(&:key)
+    %w[S2 S8 S9 S10 S11].map { |id| Wattomneum::Practice::Fault.stuck(id) } +
+      wires.flat_map { |key| [Wattomneum::Practice::Fault.short(key, 0.3), Wattomneum::Practice::Fault.open(key)] }
+  end
+
+  it 'finds the branch that kills it, or names at most three that no reading parts, and mends nothing that is sound' do
+    found = faults.each_with_index.filter_map do |fault, seed|
+      done = run(fault, seed: seed)
+      next if done.steps.size == 2 # it sparks: nothing to be found
+
+      units = machine.repair_units.along(machine.circuit.item(fault.item).branches)
+      expect(done.repairs.map(&:unit) - units.map(&:key)).to be_empty, "#{fault.item}: #{done.trail.join("\n")}"
+      expect(done.last.kind == 'close' && done.truth.faults.any?).to be(false), "#{fault.item} closed with its fault in"
+      done.last.kind == 'close' || units.any? { |unit| done.last.title.include?(unit.label) }
+    end
+    expect([found.size > 12, found.all?]).to eq([true, true])
+  end
+
+  it 'takes one branch at a time off the stud, never puts a battery on the lead, and warns of it at every step' do
+    done = run(Wattomneum::Practice::Fault.short('wire 12', 0.2))
+    read = done.steps.select { |step| step.kind == 'measure' }
+    expect(read.map(&:risks)).to all(include('kill_lead'))
+    expect(read.map { |step| step.probe.by }.uniq).to contain_exactly('seen', 'volts')
+    expect(read.map { |step| step.probe.opened }).to all(satisfy { |opened| opened.size <= 1 }).and include(['wire 12'])
+    expect(done.trail.grep(/repair/)).to eq(['repair: Touches the metal: Wire 12 black/yellow 1 mm2'])
+  end
+
+  it 'charges no magneto, and looks at plug and lead where the spark has its volts' do
+    done = run(nil)
+    expect(done.last.title).to eq('Spark works now: park it with what is known')
+    readings = [%w[seen L9:kill L9:core dead], ['volts', 'L9:kill', 'L9:core', 8.9]].each_with_index.map do |(by, from, to, shown), index|
+      probe = Wattomneum::Readings::Probe.new(by: by, from: from, to: to, situation: 'idle')
+      shown = shown.is_a?(String) ? { observation: shown } : { value: shown }
+      Wattomneum::Readings::PointReading.new(id: "p#{index}", probe: probe, taken_at: index, round: 0, **shown)
+    end
+    symptom = Wattomneum::Jobs::Symptom.new(work: 'auxiliary_load', part: 'L9', situation: 'idle', seen: 'dead')
+    step = Wattomneum::Faults::Assessment.new(system: hand_started, readings: [], points: readings, machine: machine, symptom: symptom).next_step
+    expect([step.kind, step.unit, step.why]).to match(['repair', 'L9', /8\.90 V and does nothing/])
+  end
+end

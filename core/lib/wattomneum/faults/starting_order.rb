@@ -134,9 +134,15 @@ module Wattomneum
 
         coil = solenoid_coil or return
         probe = behaviour == 'silent' ? Paths::Probes.across(coil, 'cranking') : contact_of(coil)
-        return if probe.nil? || assessment.paths.reading(probe) || WHOLE_PATHS.any? { |key| assessment.judgement(key)&.act? }
+        return lost_at_the_coil(probe, coil) if probe && assessment.paths.reading(probe)
+        return if probe.nil? || WHOLE_PATHS.any? { |key| assessment.judgement(key)&.act? }
 
         steps.between(probe, why: 'All that leads to it is whole: what does the starter make of it?')
+      end
+
+      # Called, and its coil lacks volts all the same: along its own feed and return.
+      def lost_at_the_coil(probe, coil)
+        steps.down([coil], 'cranking') if behaviour == 'silent' && assessment.paths.judgement(probe).act?
       end
 
       def contact_of(coil)

@@ -10,7 +10,8 @@ RSpec.describe Wattomneum::Faults::Paths::Order do
     'a silent fuel pump' => %w[fuel_pump M2 key_on], 'a dead blower' => %w[heater M3 key_on], 'a dead heater' => %w[heater U3 key_on],
     'a fuel solenoid behind two stop buttons' => %w[engine_stop Y5 key_on], 'a cold glow plug' => %w[glow E1 preglow],
     'a start relay that does not click' => %w[start_24v K1 cranking], 'a gauge behind its sender' => %w[cluster P1 key_on],
-    'a dark charge lamp' => %w[charge_12v H1 key_on], 'a main relay before the isolator' => %w[main_feed K20 key_on]
+    'a dark charge lamp' => %w[charge_12v H1 key_on], 'a main relay before the isolator' => %w[main_feed K20 key_on],
+    'a station from which it does not start' => %w[genset K5 start_house], 'a relay that the control unit grounds' => %w[ecu_power K10 key_on]
   }
 
   def system_of(sheet)

@@ -16,9 +16,9 @@ module Server
       end
 
       def call
-        { **UnitLine.call(@unit), yard_id: @unit.yard_id, positions: @system.positions, **circuit_fields, loops: loops,
-          batteries: batteries, past_batteries: past_batteries, jobs: @record.jobs.map { |job| job_brief(job) },
-          temporary: temporary, timeline: timeline,
+        { **UnitLine.call(@unit), yard_id: @unit.yard_id, positions: @system.positions, **circuit_fields,
+          **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary, timeline: timeline }, @system),
+          past_batteries: past_batteries, jobs: @record.jobs.map { |job| job_brief(job) },
           circuits: @circuits.fitted.map { |one| Circuits::SheetLine.call(one.version, fitted: one) } }
       end
 
@@ -34,7 +34,7 @@ module Server
 
         on_loops = machine.loops.flat_map { |path| (path.feed + path.return).flat_map(&:nodes) }.to_set
         taken = @record.last_between.filter_map { |row| between(row, machine, on_loops) } + @record.last_readings.map { |row| tested(row, machine) }
-        InItsWords.call(machine.loops.map { |path| Loop.new(path, taken, live_positive: !@system.positive_ground?).call }, @system)
+        machine.loops.map { |path| Loop.new(path, taken, live_positive: !@system.positive_ground?).call }
       end
 
       # A reading whose points the circuit has lost, or that lie off its loops, is in the timeline, not in the drawing.

@@ -56,7 +56,7 @@ module Server
       def self.facts(system)
         [system.system_volt, system.arrangement, system.battery_count, system.usual_cranking_current_ampere, system.alternator_rating_ampere,
          system.has_isolator, system.has_sense, system.regulator, system.neutral_interlock, system.grounding,
-         system.batteries.transform_values { |battery| battery.rating.sae_ampere }]
+         system.batteries.transform_values { |battery| [battery.rating.sae_ampere, battery.type] }]
       end
       private_class_method :facts
 

@@ -46,6 +46,25 @@ RSpec.describe 'From a complaint to a proved repair' do
     end
   end
 
+  # What runs with the key off.
+  strays = { 'the contact of the pump relay that stays closed' => [fault.stuck('K11 contact 30 to 87'), 'K11, Fuel pump relay'],
+             'the ignition switch that does not open' => [fault.stuck('S2@fuel_pump'), 'S2, Ignition switch'] }
+  strays.each do |words, (hidden_fault, mended)|
+    it "finds #{words} on T-03, with the relay in and pulled", type: :http do
+      unit = hidden('T-03', hidden_fault, seed: 4)
+      open_job_on('T-03', 'Pump hums all night', part: 'M2', seen: 'stays_on')
+      expect(work_to_the_end(unit).last(2)).to eq(%w[put_back close])
+      expect([proved, unit.sound?]).to eq([[mended], true])
+    end
+  end
+
+  it 'finds a relay that stays closed in the browser', type: :system do
+    unit = hidden('T-03', fault.stuck('K11 contact 30 to 87'), seed: 6)
+    open_job_on('T-03', 'Pump hums all night', thing: 'Fuel pump (M2)', how: 'stays on')
+    expect(work_to_the_end(unit)).to include('repair', 'prove', 'close')
+    expect([proved, unit.sound?]).to eq([['K11, Fuel pump relay'], true])
+  end
+
   it 'finds the missing ground of the pump relay in the browser', type: :system do
     unit = hidden('T-03', fault.open('G8 wire 8@fuel_pump'), seed: 5)
     open_job_on('T-03', 'No pump to be heard', thing: 'Fuel pump (M2)')

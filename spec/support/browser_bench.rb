@@ -15,13 +15,14 @@ module BrowserBench
   end
 
   # @param about [Hash] the symptom, where it is not starting: thing as the list names it
-  def open_job_on(number, complaint, thing: nil)
+  def open_job_on(number, complaint, thing: nil, how: 'does nothing')
     find_unit(number)
     find('a', text: /\AOpen a(nother)? job\z|Open a job\z/).click
     fill_in 'Complaint, in the driver’s words', with: complaint
     if thing
       choose 'something else on its circuit'
-      fill_in 'What does not work', with: thing
+      find('button', text: how).click
+      fill_in how == 'stays on' ? 'What stays on' : 'What does not work', with: thing
     end
     press find_button('Open the job')
     expect(page).to have_css('[data-step]')

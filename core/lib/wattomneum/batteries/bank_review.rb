@@ -40,7 +40,7 @@ module Wattomneum
       private
 
       def mismatches
-        found = Pair.mismatches(health_percents: figures('battery_test', :health_percent), limits: @limits,
+        found = Pair.mismatches(health_percents: figures('battery_test', :health_percent), limits: @limits, blocks: @system.blocks_per_battery,
                                 rest_volts: figures('rest_voltage', :rest_volt))
         found.map { |words| @system.series? ? "Series pair: #{words}. One is failing, or a 12 V load hangs on the middle" : words }
       end

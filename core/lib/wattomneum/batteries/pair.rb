@@ -9,11 +9,12 @@ module Wattomneum
 
       # @param health_percents [Array<Float>] of the batteries of one parallel bank
       # @param rest_volts [Array<Float>] after charge, apart
+      # @param blocks [Float] of six cells in each: a half on 6 V
       # @param limits [Limits::Table]
       # @return [Array<String>] why they do not belong together; empty when they do
-      def self.mismatches(health_percents: [], rest_volts: [], limits: Limits::Table.shipped)
-        [apart(health_percents, limits.fetch('battery.pair_health_apart'), '%'),
-         apart(rest_volts, limits.fetch('battery.pair_rest_apart'), 'V')].compact
+      def self.mismatches(health_percents: [], rest_volts: [], blocks: 1.0, limits: Limits::Table.shipped)
+        [apart(health_percents, limits.fetch('battery.pair_health_apart').value, '%'),
+         apart(rest_volts, limits.fetch('battery.pair_rest_apart').value * blocks, 'V')].compact
       end
 
       # Types of one bank must not be mixed.
@@ -44,9 +45,9 @@ module Wattomneum
         return if values.size < 2
 
         spread = values.max - values.min
-        return if spread <= limit.value
+        return if spread <= limit
 
-        "#{Quantities::Figure.trim(spread, 2)} #{unit} apart, limit #{limit.value} #{unit}"
+        "#{Quantities::Figure.trim(spread, 2)} #{unit} apart, limit #{limit} #{unit}"
       end
       private_class_method :apart
     end

@@ -7,10 +7,11 @@ module Wattomneum
       # cautions: ids, for the hand that mends it; kept: only repairs of the past name it
       Part = Struct.new(:key, :label, :minutes, :cautions, :kept, keyword_init: true)
       ALL = DataFile.load('parts').map { |row| Part.new(**row.transform_keys(&:to_sym)).freeze }.freeze
-      # What a unit without a starter, and one without batteries, does not have.
+      # What a unit without a starter, one without batteries, and one that a converter charges do not have.
       STARTER = %w[starter].freeze
       BATTERIES = %w[battery].freeze
-      private_constant :STARTER, :BATTERIES
+      BELTS = %w[belt].freeze
+      private_constant :STARTER, :BATTERIES, :BELTS
 
       # @param key [String]
       # @return [Part]
@@ -28,7 +29,7 @@ module Wattomneum
       # @param system [ElectricalSystem]
       # @return [Array<Part>] that this unit has, by whatever name
       def self.known(system)
-        without = [*(STARTER unless system.starter?), *(BATTERIES unless system.battery?)]
+        without = [*(STARTER unless system.starter?), *(BATTERIES unless system.battery?), *(BELTS if system.converter?)]
         ALL.reject { |part| without.include?(part.key) }
       end
     end

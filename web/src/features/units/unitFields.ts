@@ -81,7 +81,8 @@ export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
     ...rest,
     arrangement,
     battery_count: Number(count),
-    system_volt: Number(volt),
+    // A draft of an older page says no volts.
+    system_volt: Number(volt || (arrangement === 'series' ? 24 : 12)),
     has_equaliser: fields.has_equaliser && arrangement === 'series',
     usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number | null,
     alternator_rating_ampere: numberFrom(fields.alternator_rating_ampere) as number | null,

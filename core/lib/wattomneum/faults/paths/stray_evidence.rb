@@ -50,12 +50,26 @@ module Wattomneum
         def next_test
           return if units.size < 2
 
-          best = tests.select { |test| @case.reading(test.probe).nil? }.max_by { |test| bits(test) / test.minutes }
-          best if best && bits(best).positive?
+          best = nil
+          worth = 0.0
+          unread_quickest_first.each do |test|
+            break if worth >= MOST_BITS / test.minutes
+
+            next unless bits(test) / test.minutes > worth
+
+            best = test
+            worth = bits(test) / test.minutes
+          end
+          best
         end
+
+        # A yes or no tells no more: what takes longer than could pay is not worked out.
+        MOST_BITS = 1.0
+        private_constant :MOST_BITS
 
         private
 
+        def unread_quickest_first = tests.select { |test| @case.reading(test.probe).nil? }.sort_by(&:minutes)
         def over?(volt, test) = volt.abs > share * @machine.consumers.volt_at_work(test.consumer)
         def share = @case.circumstances.limits.fetch('path.stray_volts_least').value / 100.0
 

@@ -3,12 +3,16 @@
 # Times the circuit model on the largest sheet that ships, against one ngspice process on the same network in the same run.
 require 'open3'
 require_relative '../core/lib/wattomneum'
+require_relative '../core/spec/support/core_fixtures'
 require_relative '../core/spec/support/netlist'
+require_relative '../core/spec/golden/replay'
 
 LARGEST = 'ecu_power'
 BLAST_MOST_SECONDS = 1.0
 CAUSE_MOST_SECONDS = 0.2
 ASSEMBLY_MOST_SECONDS = 1.5
+GOLDEN_MOST_SECONDS = 60.0
+STRAYS_MOST_SECONDS = 2.0
 
 def best_of(runs)
   Array.new(runs) do
@@ -49,12 +53,20 @@ sheets = model::Library.keys.map { |key| model::Library.fetch(key) }.select { |s
 together = nil
 assembly = best_of(3) { together = model::Solving::SettledStates.new(model::Assembly.new(sheets).sheet.circuit).tap(&:all).circuit }
 
+# What one fault would make something run with the key off, on that truck.
+strays = best_of(3) do
+  machine = model::Machine.new(together.sheet)
+  machine.strays(machine.consumers.needed(machine.sheet.part('A1')).first, 'isolator_on').causes
+end
+golden = best_of(1) { GoldenJobs.all.each { |job| Replay.new(job).differences } }
+
 puts format('%<sheet>s: %<nodes>d nodes, %<branches>d branches; floor: one ngspice process %<floor>.1f ms',
             sheet: LARGEST, nodes: circuit.names.size, branches: circuit.owned.size, floor: ngspice * 1000)
 checks = [['one linear solve', solve, ngspice / 20, 'a twentieth of the floor'], ['all settled states', states, ngspice, 'the floor'],
           ['blast radius of all items', all_blasts, BLAST_MOST_SECONDS, '1 s'], ['common cause', cause, CAUSE_MOST_SECONDS, '200 ms'],
           ['common cause, pairs', pairs, CAUSE_MOST_SECONDS, '200 ms'],
-          ["#{sheets.size} sheets, #{together.names.size} nodes", assembly, ASSEMBLY_MOST_SECONDS, '1.5 s']]
+          ["#{sheets.size} sheets, #{together.names.size} nodes", assembly, ASSEMBLY_MOST_SECONDS, '1.5 s'],
+          ['causes of what stays on', strays, STRAYS_MOST_SECONDS, '2 s'], ['500 recorded jobs', golden, GOLDEN_MOST_SECONDS, '60 s']]
 checks.each do |name, took, _most, words|
   puts format('%<name>-26s %<took>8.2f ms, ratio to the floor %<ratio>7.3f, at most %<words>s', name: name, took: took * 1000,
                                                                                                 ratio: took / ngspice, words: words)

@@ -28,6 +28,16 @@ module Wattomneum
         freeze
       end
 
+      # @param extra [Array<Solving::Network::Branch>] instruments, shorts
+      # @return [Solving::Network] with them; what leads from a node to ground, and what lies beside a branch of the circuit, comes in without
+      #   working out the order of elimination anew
+      def network_with(extra)
+        return network if extra.empty?
+
+        prepared = @items[:prepared] ||= Solving::Network.new(@nodes.size, network.branches, spare: (1...@nodes.size).map { |node| [node, 0] })
+        prepared.room_for?(extra) ? prepared.with(extra) : network.with(extra)
+      end
+
       # @return [Array<String>] node names, the reference first
       attr_reader :names
 
@@ -111,6 +121,7 @@ module Wattomneum
       end
 
       def index(name) = @nodes[name] ||= @nodes.size
+
 
       def network_branch(branch, ohm)
         Solving::Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: ohm || branch.ohm, volt: branch.volt)

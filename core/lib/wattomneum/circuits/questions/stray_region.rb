@@ -40,8 +40,8 @@ module Wattomneum
         # @return [Boolean]
         def inside?(node) = @inside.include?(node)
 
-        # @return [Integer] a node that is live in every state: what a wire touches that touches a live one
-        def live_node = sources.max_by { |node| @solution.volt(node).round(1) }
+        # @return [Float] volts of what is live in every state: of a wire that others are rubbed through against
+        def live_volt = sources.map { |node| @solution.volt(node) }.max || 0.0
 
         private
 

@@ -83,7 +83,7 @@ module Wattomneum
           runs = region.wires.group_by { |index| @machine.repair_units.of(index) }.values.map(&:first)
           runs.flat_map do |index|
             node = @circuit.network.branches[index].then { |branch| region.inside?(branch.from) ? branch.from : branch.to }
-            [cause('live', index, region.live_node, node), cause('grounded', index, node, 0)]
+            [cause('live', index, node, 0, volt: region.live_volt), cause('grounded', index, node, 0)]
           end
         end
 
@@ -100,8 +100,8 @@ module Wattomneum
           end
         end
 
-        def cause(kind, index, from, to, ohm: TOUCH_OHM)
-          branch = Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)
+        def cause(kind, index, from, to, ohm: TOUCH_OHM, volt: 0.0)
+          branch = Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: volt)
           Cause.new(kind: kind, unit: @machine.repair_units.of(index), parts: [@circuit.owned[index].part&.id].compact, branch: branch)
         end
       end

@@ -38,6 +38,11 @@ module Wattomneum
         # @return [Integer] slot of the conductance between two nodes that share a branch
         def slot(one, other) = @original.fetch(key(one, other))
 
+        # @param one [Integer]
+        # @param other [Integer]
+        # @return [Boolean] whether a branch between them needs no other order
+        def slot?(one, other) = one == other || @original.key?(key(one, other))
+
         private
 
         def key(one, other) = one < other ? (one << 20) | other : (other << 20) | one

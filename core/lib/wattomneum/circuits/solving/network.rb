@@ -20,14 +20,16 @@ module Wattomneum
 
         # @param node_count [Integer] nodes are 0 (the reference, battery negative) to node_count - 1
         # @param branches [Array<Branch>]
+        # @param spare [Array<Array(Integer, Integer)>] pairs of nodes that a branch may come between later, in the same order of elimination
+        # @param elimination [Elimination, nil] of another network that has a place for every branch of this one
         # @raise [InvalidQuantityError] if a resistance is not over 0 ohm
-        def initialize(node_count, branches)
+        def initialize(node_count, branches, spare: [], elimination: nil)
           odd = branches.find { |branch| !branch.ohm.positive? || !branch.ohm.finite? }
           raise InvalidQuantityError.new("a branch needs a resistance over 0 ohm, got #{odd.ohm}", field: 'ohm') if odd
 
           @node_count = node_count
           @branches = branches
-          @elimination = Elimination.new(node_count, branches.map { |branch| [branch.from, branch.to] })
+          @elimination = elimination || Elimination.new(node_count, branches.map { |branch| [branch.from, branch.to] } + spare)
           @slots = branches.map { |branch| branch.from == branch.to ? nil : @elimination.slot(branch.from, branch.to) }
           @conductances = branches.map { |branch| 1.0 / branch.ohm }
           freeze
@@ -35,7 +37,20 @@ module Wattomneum
 
         # @param extra [Array<Branch>]
         # @return [Network] the same with more branches, which come last
-        def with(extra) = Network.new(node_count, branches + extra)
+        def with(extra)
+          Network.new(node_count, branches + extra, elimination: (@elimination if room_for?(extra)))
+        end
+
+        # @param extra [Array<Branch>]
+        # @return [Boolean] whether they come in without another order of elimination
+        def room_for?(extra) = extra.all? { |branch| @elimination.slot?(branch.from, branch.to) }
+
+        # @param ohms [Hash{Integer => Float}] branches that have another resistance
+        # @return [Network] the same otherwise, in the same order of elimination
+        def altered(ohms)
+          changed = branches.each_with_index.map { |branch, index| ohms.key?(index) ? Branch.new(**branch.to_h, ohm: ohms[index]) : branch }
+          Network.new(node_count, changed, elimination: @elimination)
+        end
 
         # Formula: nodal equations, eliminated node by node; back substitution v_k = (j_k + sum(g_kj v_j)) / sum(g_kj).
         # Source: Kirchhoff's current law; see Elimination.

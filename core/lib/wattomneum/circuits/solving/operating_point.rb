@@ -35,7 +35,7 @@ module Wattomneum
           @key_state = key_state
           @before = before
           @opened = opened
-          @network = extra.empty? ? circuit.network : circuit.network.with(extra)
+          @network = circuit.network_with(extra)
         end
 
         # @return [Result]

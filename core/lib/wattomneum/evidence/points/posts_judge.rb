@@ -23,9 +23,16 @@ module Wattomneum
         private
 
         def least_volt
-          return limit('cranking.posts_least') if Circuits::Situations.on(machine.sheet, probe.situation).engine == 'cranking'
+          at_rest = limit('battery.crank_least') * machine.sheet.system_volt / 12.0
+          return at_rest unless cranks?(at_rest)
 
-          limit('battery.crank_least') * machine.sheet.system_volt / 12.0
+          @limits_used.clear
+          limit('cranking.posts_least')
+        end
+
+        # By its state, or because a sound circuit draws them down so far in it: a start button of its own name.
+        def cranks?(at_rest)
+          Circuits::Situations.on(machine.sheet, probe.situation).engine == 'cranking' || circumstances.sound_posts_volt(reading) < at_rest
         end
 
         def of_another_kind

@@ -15,8 +15,9 @@ module Wattomneum
           @probe = probe
         end
 
-        # @return [Step, nil]
+        # @return [Step, nil] nil where no circuit of a starter is drawn that could be cranked
         def call
+          return if @case.machine.sheet.loops.none? { |loop| loop.key == 'start' }
           return Step.of_test('cranking_behaviour', why: WHAT_FLOWS) unless read?('cranking_behaviour')
 
           Step.of_test('cranking_current', why: AT_THE_LIMIT) if @case.judgement(@probe)&.verdict == 'watch' && !read?('cranking_current')

@@ -49,7 +49,8 @@ RSpec.describe Wattomneum::Faults::Paths::Order do
         expect(twice).to be <= 1
       end
       closed = runs.count { |_, one| one.last.kind == 'close' }
-      expect(closed).to be >= (0.9 * runs.size).floor
+      # A sheet of two stations draws no start loop: what proves its battery ground is the engine, which nobody is asked to crank there.
+      expect(closed).to be >= ((key == 'genset' ? 0.6 : 0.9) * runs.size).floor
     end
   end
 

@@ -122,7 +122,6 @@ module Wattomneum
 
       def index(name) = @nodes[name] ||= @nodes.size
 
-
       def network_branch(branch, ohm)
         Solving::Network::Branch.new(from: index(branch.from), to: index(branch.to), ohm: ohm || branch.ohm, volt: branch.volt)
       end

@@ -29,13 +29,15 @@ module Wattomneum
       end
 
       # @param extra [Array<Solving::Network::Branch>] instruments, shorts
+      # @param ohms [Hash{Integer => Float}] branches that have another resistance
       # @return [Solving::Network] with them; what leads from a node to ground, and what lies beside a branch of the circuit, comes in without
       #   working out the order of elimination anew
-      def network_with(extra)
-        return network if extra.empty?
+      def network_with(extra, ohms: {})
+        return network if extra.empty? && ohms.empty?
 
-        prepared = @items[:prepared] ||= Solving::Network.new(@nodes.size, network.branches, spare: (1...@nodes.size).map { |node| [node, 0] })
-        prepared.room_for?(extra) ? prepared.with(extra) : network.with(extra)
+        base = prepared.room_for?(extra) ? prepared : network
+        base = base.altered(ohms) if ohms.any?
+        extra.empty? ? base : base.with(extra)
       end
 
       # @return [Array<String>] node names, the reference first
@@ -103,6 +105,11 @@ module Wattomneum
       end
 
       private
+
+      # With room for a branch from every node to ground.
+      def prepared
+        @items[:prepared] ||= Solving::Network.new(@nodes.size, network.branches, spare: (1...@nodes.size).map { |node| [node, 0] })
+      end
 
       def check_budgets
         Budgets.check(:pins, @nodes.size)

@@ -24,8 +24,9 @@ module Wattomneum
         # @param before [Positions] where things stood in the key state before
         # @param opened [Array<Integer>] branches held open
         # @param extra [Array<Network::Branch>] instruments
+        # @param ohms [Hash{Integer => Float}] branches that have another resistance
         # @raise [UnknownKeyError] if the sheet has no such key state
-        def initialize(circuit, key_state, switching: Switching.new(circuit), before: Positions.rest, opened: [], extra: [])
+        def initialize(circuit, key_state, switching: Switching.new(circuit), before: Positions.rest, opened: [], extra: [], ohms: {})
           unless circuit.sheet.states.key?(key_state)
             raise UnknownKeyError, "sheet #{circuit.sheet.key} has no key state #{key_state}: #{circuit.sheet.states.keys.join(', ')}"
           end
@@ -35,7 +36,7 @@ module Wattomneum
           @key_state = key_state
           @before = before
           @opened = opened
-          @network = circuit.network_with(extra)
+          @network = circuit.network_with(extra, ohms: ohms)
         end
 
         # @return [Result]

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Suspects
+      # How likely each hypothesis is after what was read. It orders tests; nothing is proved by it.
+      #
+      # Formula: log weight + sum of log((1 - e) N(z; z_h + c m, c^2 p + s^2) + e q), z = asinh(V / 20 mV); s of meter and tolerance, c what half a
+      # grade of severity moves, m and p where between its neighbours this severity lies, learnt reading by reading.
+      # Source: Bayes; Kalman 1960 (m); e and q ours, from studies.
+      class Belief
+        # Readings that are something else than what was meant, and how such spread over the scale.
+        MISTAKEN = 0.02
+        SPREAD_OF_MISTAKEN = 1.0 / 14
+        # Of the meter: 0.25 % and 2 mV, and a little of the scale itself.
+        METER_RATIO = 0.0025
+        METER_VOLT = 0.002
+        SCALE_FLOOR = 0.004
+        # What is seen to be dead, weak and working, by its share of the volts that it should have.
+        SEEN_AT = { 'dead' => 0.35, 'weak' => 0.88 }.freeze
+        SEEN_WRONG = 0.03
+        private_constant :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN_WRONG
+
+        # @param predictions [Predictions]
+        def initialize(predictions)
+          @predictions = predictions
+          @logs = predictions.hypotheses.map { |one| Math.log(one.weight) }
+          @between = Array.new(@logs.size, 0.0)
+          @unsure = Array.new(@logs.size, 1.0)
+        end
+
+        # @param from [String] node
+        # @param to [String] node
+        # @param volt [Float] as shown
+        # @return [self]
+        def shown(from, to, volt)
+          read = @predictions.between(from, to)
+          shown = Predictions.scaled(volt)
+          meter = meter_off(volt)
+          @logs.each_index { |index| weigh(index, shown - expected(read, index), read.bands[index], Math.hypot(read.offs[index], meter)) }
+          self
+        end
+
+        # @param read [Predictions::Read]
+        # @param index [Integer] of a hypothesis
+        # @return [Float] scaled volts, with what is known of its severity
+        def expected(read, index) = read.means[index] + (read.bands[index] * @between[index])
+
+        # @param read [Predictions::Read]
+        # @param index [Integer] of a hypothesis
+        # @return [Float] how far it may be off them
+        def spread(read, index) = Math.sqrt((read.offs[index]**2) + ((read.bands[index]**2) * @unsure[index]))
+
+        # @param consumer [Circuits::Consumer]
+        # @param observation [String] works, weak or dead
+        # @return [self]
+        def seen(consumer, observation)
+          @predictions.shares(consumer).each_with_index do |share, index|
+            @logs[index] += Math.log(said_of(share) == observation ? 1 - SEEN_WRONG : SEEN_WRONG)
+          end
+          self
+        end
+
+        # @return [Array<Float>] of each hypothesis, together 1
+        def probabilities
+          most = @logs.max
+          weights = @logs.map { |log| Math.exp(log - most) }
+          total = weights.sum
+          weights.map { |weight| weight / total }
+        end
+
+        # @return [Hash{Circuits::RepairUnit => Float}] of each part, the likeliest first; nil for nothing wrong
+        def by_unit
+          sums = Hash.new(0.0)
+          probabilities.each_with_index { |share, index| sums[@predictions.hypotheses[index].unit] += share }
+          sums.sort_by { |_, share| -share }.to_h
+        end
+
+        # @param volt [Float]
+        # @return [Float] how far the meter may be off, on the scale
+        def meter_off(volt)
+          at = Math.sqrt((volt**2) + (Predictions::SCALE_VOLT**2))
+          Math.hypot(((METER_RATIO * volt.abs) + METER_VOLT) / at, SCALE_FLOOR)
+        end
+
+        private
+
+        # What is taken for a mistake teaches nothing of the severity.
+        def weigh(index, off, band, noise)
+          variance = (band * band * @unsure[index]) + (noise * noise)
+          near = (1 - MISTAKEN) * Math.exp(-0.5 * off * off / variance) / Math.sqrt(2 * Math::PI * variance)
+          far = MISTAKEN * SPREAD_OF_MISTAKEN
+          @logs[index] += Math.log(near + far)
+          return if near < far
+
+          gain = @unsure[index] * band / variance
+          @between[index] += gain * off
+          @unsure[index] -= gain * band * @unsure[index]
+        end
+
+        def said_of(share)
+          return 'dead' if share.abs < SEEN_AT['dead']
+
+          share.abs < SEEN_AT['weak'] ? 'weak' : 'works'
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Suspects
+      # The reading that tells most for its minutes: about which part it is, or, where one is suspected, straight across it, which proves.
+      #
+      # Formula: the larger of I(part; outcome) and fire^2 x 1 bit, over the minutes; fire: how likely the part's drop convicts.
+      # Source: Lindley 1956 (m); the proof value is ours, from studies: information alone knows and never proves.
+      class NextReading
+        # Outcomes nearer than this on the scale are one; hypotheses less likely than the next are left out; a part from here is suspected.
+        BIN = 0.12
+        LEAST_SHARE = 1e-4
+        SUSPECTED = 0.15
+        LEAST_BITS = 0.02
+        private_constant :BIN, :LEAST_SHARE, :SUSPECTED, :LEAST_BITS
+
+        # @param belief [Belief]
+        # @param predictions [Predictions]
+        # @param candidates [Array<Candidate>] that were not taken yet
+        # @param convicts [Proc] of a part, volts across it: whether that much convicts
+        def initialize(belief, predictions, candidates, convicts:)
+          @belief = belief
+          @predictions = predictions
+          @candidates = candidates
+          @convicts = convicts
+          shares = belief.probabilities
+          @live = shares.each_index.select { |index| shares[index] > LEAST_SHARE }
+          @shares = shares
+          @by_unit = belief.by_unit
+        end
+
+        # @return [Candidate, nil] nil where none tells anything
+        def best
+          worth, candidate = @candidates.map { |one| [worth(one) / one.minutes, one] }.max_by(&:first)
+          candidate if worth && worth * candidate.minutes > LEAST_BITS
+        end
+
+        # @param candidate [Candidate]
+        # @return [Float] bits
+        def worth(candidate) = [information(candidate), proof(candidate)].max
+
+        private
+
+        def information(candidate)
+          read = @predictions.between(candidate.from, candidate.to)
+          total = @live.sum { |index| @shares[index] }
+          bins = @live.group_by { |index| bin(@belief.expected(read, index), @belief.spread(read, index)) }
+          before = entropy(@live, total)
+          before - bins.values.sum { |indices| share(indices) / total * entropy(indices, share(indices)) }
+        end
+
+        # Coarser where it is less known.
+        def bin(mean, spread) = [BIN, (spread / BIN).ceil * BIN].max.then { |width| (mean / width).round * width }
+        def share(indices) = indices.sum { |index| @shares[index] }
+
+        # Of parts, not of severities.
+        def entropy(indices, total)
+          sums = Hash.new(0.0)
+          indices.each { |index| sums[@predictions.hypotheses[index].unit&.key] += @shares[index] }
+          -sums.each_value.sum { |sum| sum.zero? ? 0.0 : sum / total * Math.log2(sum / total) }
+        end
+
+        def proof(candidate)
+          return 0.0 if candidate.unit.nil? || @by_unit.fetch(candidate.unit, 0.0) < SUSPECTED
+
+          read = @predictions.between(candidate.from, candidate.to)
+          fire = @live.sum do |index|
+            next 0.0 unless @predictions.hypotheses[index].unit == candidate.unit
+
+            @convicts.call(candidate.unit, Math.sinh(@belief.expected(read, index)) * Predictions::SCALE_VOLT) ? @shares[index] : 0.0
+          end
+          fire**2
+        end
+      end
+    end
+  end
+end

@@ -21,6 +21,8 @@ module CoreFixtures
     )
   end
 
+  def externally_regulated = series_pair(regulator: 'external_b')
+
   def single_battery(**changes)
     Wattomneum::Units::ElectricalSystem.new(
       system_volt: 12, arrangement: 'single', battery_count: 1, usual_cranking_current_ampere: 400.0,

@@ -28,8 +28,9 @@ end
 # One circuit with something on it that fails.
 Complaint = Struct.new(:machine, :part, :situation, keyword_init: true) do
   def state = CORE::Circuits::Situations.on(machine.sheet, situation).sheet_state
-  def scope = @scope ||= SUSPECTS::Scope.new(machine, part, state)
-  def predictions = @predictions ||= SUSPECTS::Predictions.new(machine, SUSPECTS::Hypotheses.new(machine, scope).all, state)
+  def table = @table ||= SUSPECTS::Table.new(machine, part, state).work_out
+  def scope = table.scope
+  def predictions = @predictions ||= SUSPECTS::Predictions.new(table)
   def symptom = CORE::Jobs::Symptom.new(work: 'auxiliary_load', part: part.id, situation: situation, seen: 'dead')
   def id_at(node) = node.split(/[: ]/).first
 

@@ -64,7 +64,8 @@ module Server
         input.fetch(:attempts, []).each { |attempt| Attempt.create(job_id: job.id, **attempt) }
         JobEvent.create(job_id: job.id, kind: 'opened', person_id: by.id)
         job.keep_sheets
-        job.refresh
+        Queries::JobRecord.new(job.refresh).suspects.order
+        job
       end
 
       # The job holds the sheets of its unit as they are now; their versions are frozen.

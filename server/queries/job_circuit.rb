@@ -23,6 +23,11 @@ module Server
         machine || raise(Refusals::InvalidInput.new("This unit's sheets do not go together to one circuit: its circuits say why", fields: {}))
       end
 
+      # @return [Array] what the circuit is put together from: another circuit has another
+      def identity
+        [Machines.identity(@system), held.map { |one| [one.version.digest, one.overrides] }]
+      end
+
       # @param item_uuid [String] as it was kept
       # @return [String, nil] id of the component
       def part_id(item_uuid)
@@ -54,7 +59,9 @@ module Server
       end
 
       # SQL: select * from job_sheet where job_id = ?; versions by id
-      def held
+      def held = @held ||= read_held
+
+      def read_held
         rows = DB[:job_sheet].where(job_id: @job_id).select_hash(:version_id, :overrides)
         versions = Models::SheetVersion.where(id: rows.keys).eager(:sheet).all.sort_by(&:title)
         versions.map { |version| Held.new(version: version, overrides: rows.fetch(version.id).to_h) }

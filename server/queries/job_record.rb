@@ -45,6 +45,9 @@ module Server
       # @return [JobCircuit] the unit's circuit by the sheets that this job holds
       def circuit = @circuit ||= JobCircuit.new(job.id, unit.core_system(batteries.transform_values(&:to_core)))
 
+      # @return [JobSuspects] what each fault of its complaint would show
+      def suspects = @suspects ||= JobSuspects.new(self)
+
       # @return [Wattomneum::Jobs::Symptom]
       def symptom = @symptom ||= job.symptom.to_core(circuit)
 
@@ -88,7 +91,7 @@ module Server
         Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.reject(&:between_points?).map(&:to_core),
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
-          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }
+          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table
         )
       end
 

@@ -13,7 +13,9 @@ module Server
       def throw_out
         days = @now - (Bounds[:leftovers_days] * 86_400)
         { request: Models::Request.where { at < days }.delete, session: old_sessions(days).delete,
-          sign_in_try: Models::SignInTry.where(Sequel[:since] < @now - 86_400).delete, cause_table: Models::CauseTable.where { asked_at < days }.delete }
+          sign_in_try: Models::SignInTry.where(Sequel[:since] < @now - 86_400).delete,
+          cause_table: Models::CauseTable.where { asked_at < days }.delete,
+          prediction_table: Models::PredictionTable.where { asked_at < days }.delete }
       end
 
       private

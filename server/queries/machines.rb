@@ -52,6 +52,10 @@ module Server
         whole.machine.points.kept(whole.assembly.now(item_uuid), pin)&.node
       end
 
+      # @param system [Wattomneum::Units::ElectricalSystem]
+      # @return [Array] what of a unit its circuit is made from beside its sheets
+      def self.identity(system) = facts(system)
+
       # What the usual sheets are made from.
       def self.facts(system)
         [system.system_volt, system.arrangement, system.battery_count, system.usual_cranking_current_ampere, system.alternator_rating_ampere,

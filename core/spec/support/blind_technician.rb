@@ -11,7 +11,9 @@ class BlindTechnician
   # @param truth [CORE::Practice::Truth]
   # @param symptom [CORE::Jobs::Symptom]
   # @param system [CORE::Units::ElectricalSystem]
-  def initialize(sheet:, truth:, symptom:, system:)
+  # @param table [CORE::Faults::Suspects::Table, nil] what each fault would show
+  def initialize(sheet:, truth:, symptom:, system:, table: nil)
+    @table = table
     @machine = CORE::Circuits::Machine.new(sheet)
     @truth = truth
     @symptom = symptom
@@ -34,7 +36,8 @@ class BlindTechnician
 
   def assessment
     CORE::Faults::Assessment.new(system: @system, readings: @readings.grep(CORE::Readings::Reading),
-                                 points: @readings.grep(CORE::Readings::PointReading), machine: @machine, repairs: @repairs.dup, symptom: @symptom)
+                                 points: @readings.grep(CORE::Readings::PointReading), machine: @machine, repairs: @repairs.dup, symptom: @symptom,
+                                 table: @table)
   end
 
   def kase = assessment.paths

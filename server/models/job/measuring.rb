@@ -64,6 +64,7 @@ module Server
           end
           entry.opened.each { |uuid| db[:opened_at_reading].insert(reading_id: reading.id, item_uuid: uuid) } if entry.is_a?(PointEntry)
           record = Queries::JobRecord.new(self)
+          record.suspects.order
           Judgement.keep(record.assessment.judgements.fetch(reading.id))
           Judgement.keep_changed(record)
           record

@@ -16,8 +16,10 @@ module Wattomneum
       # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
       # @param limits [Limits::Table]
       # @param schools [Schools::Choices]
+      # @param table [Suspects::Table, nil] what each fault of this complaint would show, where that is worked out
       def initialize(system:, readings:, points: [], machine: nil, repairs: [], symptom: Jobs::Symptom.of('starting'), disturbed_count: 0,
-                     limits: Limits::Table.shipped, schools: Schools::Choices.shipped)
+                     limits: Limits::Table.shipped, schools: Schools::Choices.shipped, table: nil)
+        @table = table
         @system = system
         @own_circuit = !machine.nil?
         @machine = machine || Circuits::UsualSheets.machine(system)
@@ -41,7 +43,7 @@ module Wattomneum
         return if machine.nil?
 
         @paths ||= Paths::Case.new(machine: machine, readings: @drops.points, tests: circumstances, symptom: symptom, repairs: repairs,
-                                   disturbed_count: disturbed_count)
+                                   disturbed_count: disturbed_count, table: @table)
       end
 
       # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points

@@ -207,8 +207,10 @@ module Wattomneum
           return StaysOn.new(@case, self).call if @case.symptom.stays_on?
           return Killed.new(@case, self).call if @case.magneto?
 
-          posts || Descent.new(@case, self).call(consumers)
+          posts || by_belief || Descent.new(@case, self).call(consumers)
         end
+
+        def by_belief = @case.table && ByBelief.new(@case, self, @case.table).call
 
         def comes_and_goes
           return still_owed if @case.repairs.any?

@@ -154,11 +154,7 @@ module Wattomneum
           @case.machine.repair_units.along(steps.map(&:index)) - @units
         end
 
-        # A splice lies under tape, a plug or a fuse is at hand.
-        def minutes(stop) = MINUTES.fetch(@case.machine.sheet.part(@stops[stop].split(':', 2).first)&.kind, 3)
-
-        MINUTES = { 'splice' => 15, 'body' => 3, 'fuse' => 2, 'relay' => 4 }.freeze
-        private_constant :MINUTES
+        def minutes(stop) = [Suspects::Access.first_time(@case.machine.sheet.part(@stops[stop].split(':', 2).first)), 1].max
 
         def one_part(index)
           below = @below ? needs(index) : []

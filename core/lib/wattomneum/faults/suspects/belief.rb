@@ -22,9 +22,10 @@ module Wattomneum
         private_constant :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN_WRONG
 
         # @param predictions [Predictions]
-        def initialize(predictions)
+        # @param lighter [Hash{String => Float}] of some parts, by key: what share of its weight each keeps
+        def initialize(predictions, lighter: {})
           @predictions = predictions
-          @logs = predictions.hypotheses.map { |one| Math.log(one.weight) }
+          @logs = predictions.hypotheses.map { |one| Math.log(one.weight * lighter.fetch(one.unit&.key, 1.0)) }
           @between = Array.new(@logs.size, 0.0)
           @unsure = Array.new(@logs.size, 1.0)
         end

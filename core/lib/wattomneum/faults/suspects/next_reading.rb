@@ -68,7 +68,7 @@ module Wattomneum
           fire = @live.sum do |index|
             next 0.0 unless @predictions.hypotheses[index].unit == candidate.unit
 
-            @convicts.call(candidate.unit, Math.sinh(@belief.expected(read, index)) * Predictions::SCALE_VOLT) ? @shares[index] : 0.0
+            @convicts.call(candidate.unit, Predictions.volts(@belief.expected(read, index))) ? @shares[index] : 0.0
           end
           fire**2
         end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Faults
+    module Paths
+      # The next reading by belief over what was read, where the table of what each fault would show is worked out. It only chooses what to
+      # read: what is convicted and what is proved is for the judges. Where no reading tells enough, the order of work goes on.
+      class ByBelief
+        # What is said of a part as likely as this; less than the last is not spoken of.
+        STRONG = 0.6
+        SPOKEN = 0.08
+        MOST_NAMED = 3
+        # Of a part that was mended already in this job.
+        MENDED_SHARE = 0.1
+        private_constant :STRONG, :SPOKEN, :MOST_NAMED, :MENDED_SHARE
+
+        # @param kase [Case]
+        # @param order [Order] makes the steps
+        # @param table [Suspects::Table] of this complaint
+        def initialize(kase, order, table)
+          @case = kase
+          @order = order
+          @table = table
+          @predictions = table.predictions
+        end
+
+        # @return [Step, nil]
+        def call
+          chosen = Suspects::NextReading.new(belief, @predictions, open, convicts: method(:convicts?)).best
+          chosen && @order.measure(probe(chosen), why: why(chosen))
+        end
+
+        # @return [Hash{Circuits::RepairUnit => Float}] how likely each part is at fault now; nil for nothing wrong
+        def suspects = belief.by_unit
+
+        private
+
+        def belief = @belief ||= read.reduce(untouched) { |belief, reading| after(belief, reading) }
+        def untouched = Suspects::Belief.new(@predictions, lighter: mended.to_h { |key| [key, MENDED_SHARE] })
+        def mended = @case.repairs.filter_map(&:unit)
+
+        # Of this round and this state, between points that the table knows, nothing unplugged.
+        def read
+          @case.current.select do |one|
+            probe = one.probe
+            probe.situation == @case.symptom.situation && probe.opened.empty? && [probe.from, probe.to].all? { |node| @table.node?(node) }
+          end
+        end
+
+        def after(belief, reading)
+          return seen(belief, reading) if reading.probe.by == 'seen'
+          return belief unless reading.probe.by == 'volts' && reading.value && @case.judgements.fetch(reading.id).validity != 'void'
+
+          belief.shown(reading.probe.from, reading.probe.to, reading.value)
+        end
+
+        def seen(belief, reading)
+          consumer = @table.scope.consumers.find { |one| one.from == reading.probe.from }
+          consumer ? belief.seen(consumer, reading.observation) : belief
+        end
+
+        def open
+          access = Suspects::Access.new(@case.machine.sheet, @case.readings.flat_map { |one| [one.probe.from, one.probe.to] })
+          candidates = @table.candidates.all.select { |one| @case.reading(probe(one)).nil? && called?(one) }
+          candidates.map { |one| one.with_minutes(Readings::Methods.fetch('volts').minutes + access.minutes([one.from, one.to]).to_f) }
+        end
+
+        # Straight across what a coil closes only when that coil is known to have its volts.
+        def called?(candidate)
+          candidate.needs.all? { |need| SERVED.include?(@case.judgement(Probes.across(need, @case.symptom.situation))&.code) }
+        end
+
+        SERVED = %w[load.has_volts load.dead_with_volts].freeze
+        private_constant :SERVED
+
+        def probe(one) = Readings::Probe.new(by: 'volts', from: one.from, to: one.to, situation: @case.symptom.situation)
+
+        # About what one contact may drop: how much proves is for its judge.
+        def convicts?(_unit, volt)
+          volt.abs > @case.circumstances.limits.fetch('drop.contact', system_volt: @case.machine.sheet.system_volt).value
+        end
+
+        # -- in words
+
+        def why(chosen)
+          named = suspects.reject { |unit, share| unit.nil? || share < SPOKEN }.first(MOST_NAMED)
+          return 'It parts what can be at fault best for its minutes' if named.empty?
+
+          strong = named.first.last >= STRONG
+          "#{strong ? 'Strong suspect' : 'Suspected'}: #{named.map { |unit, _| "#{unit.label}, then about #{shown_with(unit, chosen)}" }.join('; ')}"
+        end
+
+        # By the likeliest of what can be wrong with it.
+        def shown_with(unit, chosen)
+          shares = belief.probabilities
+          index = @table.hypotheses.each_index.select { |at| @table.hypotheses[at].unit == unit }.max_by { |at| shares[at] }
+          read = @predictions.between(chosen.from, chosen.to)
+          Quantities::Figure.volt(Suspects::Predictions.volts(belief.expected(read, index)))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# The next reading by belief, followed blindly on hidden faults beside the order of work on the same ones.
+RSpec.describe Wattomneum::Faults::Paths::ByBelief do
+  core = Wattomneum
+
+  complaints = [%w[fuel_pump M2 key_on], %w[heater U3 key_on], %w[engine_stop Y5 key_on], %w[glow E1 preglow], %w[cluster P1 key_on],
+                %w[start_24v K1 cranking]]
+
+  def system_of(sheet) = sheet.system_volt == 24 ? series_pair : single_battery
+
+  def run(sheet, symptom, fault, seed, table)
+    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [fault], seed: seed)
+    state = Wattomneum::Circuits::Situations.on(sheet, symptom.situation).sheet_state
+    return if truth.works?(symptom.part, state)
+
+    BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom, system: system_of(sheet), table: table).work
+  end
+
+  def faults(machine, scope)
+    items = machine.circuit.items.select { |item| item.branches.one? && scope.indices.include?(item.branches.first) }
+    items.reject! { |item| machine.repair_units.of(item.branches.first).then { |unit| %w[body battery].include?(unit.kind) } }
+    all = items.flat_map { |item| [Wattomneum::Practice::Fault.open(item.key), Wattomneum::Practice::Fault.new(item: item.key, adds_ohm: 7.0)] }
+    all.sample(8, random: Random.new(RSpec.configuration.seed))
+  end
+
+  it 'mends nothing that is sound, never closes with the fault in, and takes fewer minutes than halving does' do
+    minutes = Hash.new(0)
+    complaints.each do |key, part, situation|
+      sheet = core::Circuits::Library.fetch(key)
+      machine = core::Circuits::Machine.new(sheet)
+      symptom = core::Jobs::Symptom.new(work: 'auxiliary_load', part: part, situation: situation, seen: 'dead')
+      state = core::Circuits::Situations.on(sheet, situation).sheet_state
+      table = core::Faults::Suspects::Table.new(machine, sheet.part(part), state).work_out
+      faults(machine, table.scope).each_with_index do |fault, seed|
+        by_belief, halving = [table, nil].map { |one| run(sheet, symptom, fault, seed, one) }
+        next if by_belief.nil?
+
+        guilty = machine.repair_units.along(machine.circuit.item(fault.item).branches).map(&:key)
+        expect(by_belief.repairs.map(&:unit) - guilty).to be_empty, "#{key} #{fault.item}: #{by_belief.trail.join("\n")}"
+        expect(by_belief.last.kind == 'close' && by_belief.truth.faults.any?).to be(false)
+        expect([fault.item, by_belief.last.kind]).to eq([fault.item, halving.last.kind]) if halving.last.kind == 'close'
+        minutes[:belief] += access_minutes(by_belief, machine)
+        minutes[:halving] += access_minutes(halving, machine)
+      end
+    end
+    expect(minutes[:belief]).to be < minutes[:halving]
+  end
+
+  # To the first repair, with what it takes to get at each point for the first time.
+  def access_minutes(technician, machine)
+    pairs = technician.steps.take_while { |step| step.kind == 'measure' }.filter_map { |step| [step.probe.from, step.probe.to] if step.probe }
+    pairs.each_with_index.sum do |pair, index|
+      3 + Wattomneum::Faults::Suspects::Access.new(machine.sheet, pairs.first(index).flatten).minutes(pair)
+    end
+  end
+
+  it 'says who is suspected, and what each would show' do
+    sheet = core::Circuits::Library.fetch('fuel_pump')
+    machine = core::Circuits::Machine.new(sheet)
+    symptom = core::Jobs::Symptom.new(work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'dead')
+    table = core::Faults::Suspects::Table.new(machine, sheet.part('M2'), 'key_on').work_out
+    done = run(sheet, symptom, core::Practice::Fault.open('G8 wire 8'), 5, table)
+    expect(done.steps.filter_map(&:why).grep(/\A(Suspected|Strong suspect): .+, then about [\d.]+ m?V/)).not_to be_empty
+    expect(done.repairs.map(&:unit)).to eq(['ring of wire 8 on G8'])
+  end
+end

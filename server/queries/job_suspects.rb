@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require 'digest'
+
+module Server
+  module Queries
+    # What each fault of a job's complaint would show, worked out by the queue worker and kept by circuit, complaint and program. Until then
+    # the order of work advises.
+    class JobSuspects
+      KEPT = LeastRecent.new(Bounds[:prediction_tables_kept])
+      private_constant :KEPT
+
+      # @param record [JobRecord]
+      def initialize(record)
+        @record = record
+      end
+
+      # SQL: select * from prediction_table where key = ?; only where this process does not have it yet
+      #
+      # @return [Wattomneum::Faults::Suspects::Table, nil] nil while it is not worked out, and where a job is not told by it
+      def table
+        return unless told?
+
+        KEPT.fetch(key) { kept || return }
+      end
+
+      # Has it worked out, where nobody has asked for it yet.
+      def order
+        Models::PredictionTable.order(key, @record.id, total: empty.hypotheses.size) if told?
+      end
+
+      # Works it out here: what the queue worker does.
+      #
+      # @yieldparam done [Integer] how many hypotheses are worked out
+      # @return [String, nil] bytes; nil where the job is told otherwise by now
+      def work_out(&) = told? ? empty.work_out(&).dump : nil
+
+      # @return [String] what it depends on
+      def key
+        @key ||= Digest::SHA256.hexdigest(JSON.generate([Wattomneum::VERSION, @record.circuit.identity, symptom.part, symptom.situation]))
+      end
+
+      private
+
+      def kept
+        row = Models::PredictionTable.with_pk(key)
+        table = empty(row.volts.to_s) if row&.finished?
+        table if table&.known?
+      end
+
+      def symptom = @record.symptom
+      def machine = @record.circuit.machine
+      def told? = !machine.nil? && Wattomneum::Faults::Suspects::Table.for?(machine, symptom)
+
+      def empty(bytes = nil)
+        state = Wattomneum::Circuits::Situations.on(machine.sheet, symptom.situation).sheet_state
+        Wattomneum::Faults::Suspects::Table.new(machine, machine.sheet.part(symptom.part), state, bytes: bytes)
+      end
+    end
+  end
+end

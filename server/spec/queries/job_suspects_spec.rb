@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# What each fault of a complaint would show: ordered when the job opens, worked out once, and then what the next step goes by.
+RSpec.describe Server::Queries::JobSuspects do
+  let!(:person) { sign_in_as('electrician') }
+  let(:unit) do
+    Server::Models::Sheet.bring_in_shipped
+    a_unit(system_volt: 24, arrangement: 'series', usual_cranking_current_ampere: 450.0).tap do |unit|
+      Server::Models::UnitSheet.fit(unit, Server::Models::SheetVersion.newest_of('fuel_pump'), at: Time.now.utc)
+    end
+  end
+
+  def open_about(**symptom) = open_job(unit, symptom: { work: 'auxiliary_load', part: 'M2', seen: 'dead', **symptom })
+  def record(bench) = Server::Queries::JobRecord.new(Server::Models::Job.with_pk!(bench['id']))
+  def ordered = Server::DB[:que_jobs].where(job_class: 'Server::Workers::WorkOutPredictions').select_map(:args)
+
+  def measure(bench, by, from, to, shown)
+    shown = shown.is_a?(String) ? { observation: shown } : { value_text: shown.to_s, unit: 'V' }
+    write(:post, "/api/jobs/#{bench['id']}/readings",
+          { id: SecureRandom.uuid, probe: { by: by, from: from, to: to, situation: 'key_on' }, conditions: { value_confirmed: 'yes' }, **shown })
+  end
+
+  it 'is ordered once for one circuit and complaint, and for nothing that is told otherwise' do
+    expect(person.role).to eq('electrician')
+    bench = open_about
+    expect(ordered.map(&:last)).to eq([bench['id']])
+    measure(bench, 'seen', 'M2:1', 'M2:2', 'dead')
+    open_about
+    expect(ordered.size).to eq(1)
+    open_about(situation: 'stopped', seen: 'stays_on')
+    open_job(unit, symptom: { work: 'starting' })
+    expect(ordered.size).to eq(1)
+  end
+
+  it 'advises by belief as soon as it is worked out, and by the order of work until then' do
+    bench = measure(measure(open_about, 'seen', 'M2:1', 'M2:2', 'dead'), 'volts', 'BAT:+', 'BAT:-', 25.2)
+    expect(bench['next_step']['why']).not_to include('uspect')
+    key, job_id = ordered.first
+    Server::Workers::WorkOutPredictions.run(key, job_id)
+    row = Server::Models::PredictionTable.with_pk!(key)
+    expect([row.finished?, row.done]).to eq([true, row.total])
+    step = read("/api/jobs/#{bench['id']}")['next_step']
+    expect([step['kind'], step['why']]).to match(['measure', /\A(Suspected|Strong suspect): .+, then about/])
+    Server::Workers::WorkOutPredictions.run(key, job_id)
+    expect(Server::Models::PredictionTable.count).to eq(1)
+  end
+
+  it 'is another one when the circuit is another: what was worked out for the first is thrown out by the worker that comes late' do
+    bench = open_about
+    key, job_id = ordered.first
+    unit.update(usual_cranking_current_ampere: 500.0)
+    Server::Workers::WorkOutPredictions.run(key, job_id)
+    expect(Server::Models::PredictionTable.count).to eq(0)
+    measure(bench, 'seen', 'M2:1', 'M2:2', 'dead')
+    expect(ordered.map(&:first).uniq.size).to eq(2)
+  end
+
+  it 'leaves the advice to the order of work where its bytes are not of this circuit' do
+    unit.update(usual_cranking_current_ampere: 470.0)
+    bench = open_about
+    key, = ordered.first
+    Server::Models::PredictionTable.where(key: key).update(volts: Sequel.blob('short'))
+    expect([record(bench).suspects.table, read("/api/jobs/#{bench['id']}")['next_step']['kind']]).to eq([nil, 'measure'])
+  end
+end

@@ -6,13 +6,14 @@ module Wattomneum
       # The next reading by belief over what was read, where the table of what each fault would show is worked out. It only chooses what to
       # read: what is convicted and what is proved is for the judges. Where no reading tells enough, the order of work goes on.
       class ByBelief
-        # What is said of a part as likely as this; less than the last is not spoken of.
+        # What is said of a part as likely as this; less than the second is not spoken of.
         STRONG = 0.6
-        SPOKEN = 0.08
-        MOST_NAMED = 3
+        SPOKEN = 0.02
+        MOST_NAMED = 2
+        MOST_OUTCOMES = 3
         # Of a part that was mended already in this job.
         MENDED_SHARE = 0.1
-        private_constant :STRONG, :SPOKEN, :MOST_NAMED, :MENDED_SHARE
+        private_constant :STRONG, :SPOKEN, :MOST_NAMED, :MOST_OUTCOMES, :MENDED_SHARE
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -31,7 +32,7 @@ module Wattomneum
         end
 
         # @return [Hash{Circuits::RepairUnit => Float}] how likely each part is at fault now; nil for nothing wrong
-        def suspects = belief.by_unit
+        def suspects = @suspects ||= belief.by_unit
 
         private
 
@@ -82,21 +83,38 @@ module Wattomneum
 
         # -- in words
 
+        # What each outcome would mean: the suspects by what would be shown with them.
         def why(chosen)
-          named = suspects.reject { |unit, share| unit.nil? || share < SPOKEN }.first(MOST_NAMED)
-          return 'It parts what can be at fault best for its minutes' if named.empty?
+          suspected = suspects.reject { |unit, share| unit.nil? || share < SPOKEN }
+          strong = "Strong suspect: #{suspected.first.first.label}. " if suspected.any? && suspected.first.last >= STRONG
+          groups = suspected.keys.group_by { |unit| Quantities::Figure.volt(volt_with(unit, chosen).round(1)) }.to_a
+          return "#{strong}It parts what can be at fault best for its minutes" if groups.empty?
 
-          strong = named.first.last >= STRONG
-          "#{strong ? 'Strong suspect' : 'Suspected'}: #{named.map { |unit, _| "#{unit.label}, then about #{shown_with(unit, chosen)}" }.join('; ')}"
+          groups = groups.max_by(MOST_OUTCOMES) { |_, units| units.sum { |unit| suspects.fetch(unit) } }
+          "#{strong}#{groups.map { |volt, units| "About #{volt} if it is #{named(units)}" }.join('; ')}"
+        end
+
+        def named(units)
+          more = units.size - MOST_NAMED
+          *others, last = [*units.first(MOST_NAMED).map { |unit| short(unit) }, *("#{more} more" if more.positive?)]
+          [*(others.join(', ') if others.any?), last].join(' or ')
+        end
+
+        # "ring of wire 5 on G2" says where it is; of a component its name does: "pre-fuse cab (F2)".
+        def short(unit)
+          key, name = unit.label.split(', ', 2)
+          return Wording.inside(key) if name.nil? || key.include?(' ')
+
+          "#{Wording.inside(name)} (#{key})"
         end
 
         # By the likeliest of what can be wrong with it.
-        def shown_with(unit, chosen)
-          shares = belief.probabilities
+        def volt_with(unit, chosen)
           index = @table.hypotheses.each_index.select { |at| @table.hypotheses[at].unit == unit }.max_by { |at| shares[at] }
-          read = @predictions.between(chosen.from, chosen.to)
-          Quantities::Figure.volt(Suspects::Predictions.volts(belief.expected(read, index)))
+          Suspects::Predictions.volts(belief.expected(@predictions.between(chosen.from, chosen.to), index))
         end
+
+        def shares = @shares ||= belief.probabilities
       end
     end
   end

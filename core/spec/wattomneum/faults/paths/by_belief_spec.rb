@@ -61,7 +61,9 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     symptom = core::Jobs::Symptom.new(work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'dead')
     table = core::Faults::Suspects::Table.new(machine, sheet.part('M2'), 'key_on').work_out
     done = run(sheet, symptom, core::Practice::Fault.open('G8 wire 8'), 5, table)
-    expect(done.steps.filter_map(&:why).grep(/\A(Suspected|Strong suspect): .+, then about [\d.]+ m?V/)).not_to be_empty
+    said = done.steps.filter_map(&:why)
+    expect(said.grep(/\AAbout [\d.]+ V if it is .+; About [\d.]+ m?V if it is /)).not_to be_empty
+    expect(said.grep(/\AStrong suspect: .+\. About/)).not_to be_empty
     expect(done.repairs.map(&:unit)).to eq(['ring of wire 8 on G8'])
   end
 end

@@ -13,7 +13,8 @@ module Server
         way = CORE::Readings::Methods.fetch(probe.by)
         situation = CORE::Circuits::Situations.on(machine.sheet, probe.situation)
         words = CORE::Faults::Paths::Words.probe(probe, machine)
-        { by: probe.by, label: words[0].upcase + words[1..], from: point(machine, probe.from), to: point(machine, probe.to),
+        { by: probe.by, label: words[0].upcase + words[1..], red_on: assessment.system.positive_ground? ? 'to' : 'from',
+          from: point(machine, probe.from), to: point(machine, probe.to),
           situation: situation.key, situation_label: situation.label, opened: probe.opened, instrument: way.instrument, quantity: way.quantity,
           units: CORE::Quantities::Unit.symbols(way.quantity), choices: way.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
           cautions: cautions(situation, assessment.system), conditions: conditions(probe, assessment),

@@ -15,7 +15,8 @@ module Server
       def self.call(step, circuits, assessment)
         cautions = Wattomneum::Safety::Cautions.on(step.cautions, assessment.system)
         cautions += past_isolator(circuits) if circuits && cautions.any? { |one| ISOLATING.include?(one.id) }
-        step.to_h.except(:risks, :lamp_on).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h),
+        outcomes = (step.outcomes || []).map { |shown, means| { when: shown, means: means } }
+        step.to_h.except(:risks, :lamp_on).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h), outcomes: outcomes,
                                                  probe: step.probe && ProbeCard.call(step.probe, assessment))
       end
 

@@ -34,13 +34,14 @@ RSpec.describe Server::Queries::JobSuspects do
 
   it 'advises by belief as soon as it is worked out, and by the order of work until then' do
     bench = measure(measure(open_about, 'seen', 'M2:1', 'M2:2', 'dead'), 'volts', 'BAT:+', 'BAT:-', 25.2)
-    expect(bench['next_step']['why']).not_to include('if it is')
+    expect(bench['next_step']['outcomes']).to eq([])
     key, job_id = ordered.first
     Server::Workers::WorkOutPredictions.run(key, job_id)
     row = Server::Models::PredictionTable.with_pk!(key)
     expect([row.finished?, row.done]).to eq([true, row.total])
     step = read("/api/jobs/#{bench['id']}")['next_step']
-    expect([step['kind'], step['why']]).to match(['measure', /About [\d.]+ V if it is/])
+    expect([step['kind'], step['why']]).to eq(['measure', 'It tells most for its minutes'])
+    expect(step['outcomes'].map { |one| one['when'] }).to contain_exactly('About 0.00 V', 'About 25.30 V')
     Server::Workers::WorkOutPredictions.run(key, job_id)
     expect(Server::Models::PredictionTable.count).to eq(1)
   end

@@ -251,6 +251,8 @@ RSpec.describe Server::Routes::Units do
       points = read("/api/jobs/#{bench['id']}/points")['points'].map { |one| one['label'] }
       expect(points.grep(/BAT\S*:[+-]/)).to eq([])
       expect(points.grep(/grounded post/)).not_to be_empty
+      asked = URI.encode_www_form(by: 'volts', from: 'M1:+', to: 'BAT_A:-', situation: 'cranking')
+      expect(read("/api/jobs/#{bench['id']}/expectation?#{asked}")['red_on']).to eq('to')
     end
 
     it 'have their readings taken and answered as any other unit' do

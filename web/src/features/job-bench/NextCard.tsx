@@ -27,9 +27,9 @@ function Points({ probe }: { probe: ProbeCard }) {
   const expected = expectedWords(probe)
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
-      {(['from', 'to'] as const).map((end) => (
+      {(probe.red_on === 'from' ? (['from', 'to'] as const) : (['to', 'from'] as const)).map((end) => (
         <div key={end} className="contents">
-          <dt className="font-label font-bold">{end === 'from' ? 'Red on' : 'Black on'}</dt>
+          <dt className="font-label font-bold">{end === probe.red_on ? 'Red on' : 'Black on'}</dt>
           <dd>
             {probe[end].label}
             {probe[end].zone && ` (${probe[end].zone})`}
@@ -70,6 +70,7 @@ export function NextCard({
   }, [attention])
   const mustSee = step.cautions.some((caution) => caution.acknowledge)
   const measures = ['measure', 'prove', 'repeat'].includes(step.kind)
+  const meanings = measures ? [...step.outcomes, ...(test?.answers ?? [])] : []
   return (
     <section
       aria-labelledby="next"
@@ -94,9 +95,9 @@ export function NextCard({
           {caution.text}
         </p>
       ))}
-      {measures && test && test.answers.length > 0 && (
+      {meanings.length > 0 && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 pt-3">
-          {test.answers.map((answer) => (
+          {meanings.map((answer) => (
             <div key={answer.when} className="contents">
               <dt className="font-label font-bold">{glued(answer.when)}</dt>
               <dd>{glued(answer.means)}</dd>

@@ -28,7 +28,7 @@ module Wattomneum
         # @return [Step, nil]
         def call
           chosen = Suspects::NextReading.new(belief, @predictions, open, convicts: method(:convicts?)).best
-          chosen && @order.measure(probe(chosen), why: why(chosen))
+          chosen && Step.new(**@order.measure(probe(chosen), why: why).to_h, outcomes: outcomes(chosen))
         end
 
         # @return [Hash{Circuits::RepairUnit => Float}] how likely each part is at fault now; nil for nothing wrong
@@ -83,16 +83,31 @@ module Wattomneum
 
         # -- in words
 
-        # What each outcome would mean: the suspects by what would be shown with them.
-        def why(chosen)
-          suspected = suspects.reject { |unit, share| unit.nil? || share < SPOKEN }
-          strong = "Strong suspect: #{suspected.first.first.label}. " if suspected.any? && suspected.first.last >= STRONG
-          groups = suspected.keys.group_by { |unit| Quantities::Figure.volt(volt_with(unit, chosen).round(1)) }.to_a
-          return "#{strong}It parts what can be at fault best for its minutes" if groups.empty?
+        def suspected = @suspected ||= suspects.reject { |unit, share| unit.nil? || share < SPOKEN }
 
-          groups = groups.max_by(MOST_OUTCOMES) { |_, units| units.sum { |unit| suspects.fetch(unit) } }
-          "#{strong}#{groups.map { |volt, units| "About #{volt} if it is #{named(units)}" }.join('; ')}"
+        def why
+          return 'It tells most for its minutes' if suspected.empty? || suspected.first.last < STRONG
+
+          "Strong suspect: #{suspected.first.first.label}"
         end
+
+        # The suspects by what would be shown with them, the likeliest outcomes; what one meter would not tell apart is one.
+        def outcomes(chosen)
+          groups = suspected.keys.group_by { |unit| outcome_of(scaled_with(unit, chosen)) }.values
+          groups = groups.max_by(MOST_OUTCOMES) { |units| units.sum { |unit| suspects.fetch(unit) } }
+          groups.map { |units| ["About #{Quantities::Figure.volt(volt_of(scaled_with(units.first, chosen)))}", named(units)] }
+        end
+
+        def outcome_of(scaled) = volt_of(scaled).zero? ? 0 : (scaled / Suspects::NextReading::BIN).round
+
+        # In as many figures as one would say.
+        def volt_of(scaled)
+          volt = Suspects::Predictions.volts(scaled)
+          volt.abs < LEAST_SPOKEN_VOLT ? 0.0 : volt.round(1)
+        end
+
+        LEAST_SPOKEN_VOLT = 0.05
+        private_constant :LEAST_SPOKEN_VOLT
 
         def named(units)
           more = units.size - MOST_NAMED
@@ -109,9 +124,9 @@ module Wattomneum
         end
 
         # By the likeliest of what can be wrong with it.
-        def volt_with(unit, chosen)
+        def scaled_with(unit, chosen)
           index = @table.hypotheses.each_index.select { |at| @table.hypotheses[at].unit == unit }.max_by { |at| shares[at] }
-          Suspects::Predictions.volts(belief.expected(@predictions.between(chosen.from, chosen.to), index))
+          belief.expected(@predictions.between(chosen.from, chosen.to), index)
         end
 
         def shares = @shares ||= belief.probabilities

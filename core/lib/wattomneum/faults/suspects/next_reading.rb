@@ -13,7 +13,7 @@ module Wattomneum
         LEAST_SHARE = 1e-4
         SUSPECTED = 0.15
         LEAST_BITS = 0.02
-        private_constant :BIN, :LEAST_SHARE, :SUSPECTED, :LEAST_BITS
+        private_constant :LEAST_SHARE, :SUSPECTED, :LEAST_BITS
 
         # @param belief [Belief]
         # @param predictions [Predictions]

@@ -33,7 +33,7 @@ RSpec.describe Server::Queries::JobSuspects do
   end
 
   it 'advises by belief as soon as it is worked out, and by the order of work until then' do
-    bench = measure(measure(open_about, 'seen', 'M2:1', 'M2:2', 'dead'), 'volts', 'BAT:+', 'BAT:-', 25.2)
+    bench = measure(measure(open_about, 'seen', 'M2:1', 'M2:2', 'dead'), 'volts', 'BAT:+', 'BAT:-', 24.2)
     expect(bench['next_step']['outcomes']).to eq([])
     key, job_id = ordered.first
     Server::Workers::WorkOutPredictions.run(key, job_id)
@@ -41,7 +41,7 @@ RSpec.describe Server::Queries::JobSuspects do
     expect([row.finished?, row.done]).to eq([true, row.total])
     step = read("/api/jobs/#{bench['id']}")['next_step']
     expect([step['kind'], step['why']]).to eq(['measure', 'It tells most for its minutes'])
-    expect(step['outcomes'].map { |one| one['when'] }).to contain_exactly('About 0.00 V', 'About 25.30 V')
+    expect(step['outcomes'].map { |one| one['when'] }).to contain_exactly('About 0.00 V', match(/\AAbout 24\.[123]0 V\z/))
     Server::Workers::WorkOutPredictions.run(key, job_id)
     expect(Server::Models::PredictionTable.count).to eq(1)
   end

@@ -52,8 +52,12 @@ module Wattomneum
           return seen(belief, reading) if reading.probe.by == 'seen'
           return belief unless reading.probe.by == 'volts' && reading.value && @case.judgements.fetch(reading.id).validity != 'void'
 
-          belief.shown(reading.probe.from, reading.probe.to, reading.value)
+          belief.shown(reading.probe.from, reading.probe.to, reading.value / share_of_posts(reading))
         end
+
+        # Posts of another charge than the table's batteries move everything with them.
+        def share_of_posts(reading) = ratio(@case.circumstances.posts_volt(reading), @case.circumstances.sound_posts_volt(reading))
+        def ratio(posts, sound) = posts&.positive? && sound&.positive? ? posts / sound : 1.0
 
         def seen(belief, reading)
           consumer = @table.scope.consumers.find { |one| one.from == reading.probe.from }
@@ -95,15 +99,21 @@ module Wattomneum
         def outcomes(chosen)
           groups = suspected.keys.group_by { |unit| outcome_of(scaled_with(unit, chosen)) }.values
           groups = groups.max_by(MOST_OUTCOMES) { |units| units.sum { |unit| suspects.fetch(unit) } }
-          groups.map { |units| ["About #{Quantities::Figure.volt(volt_of(scaled_with(units.first, chosen)))}", named(units)] }
+          groups.map { |units| ["About #{Quantities::Figure.volt(volt_of(scaled_with(units.first, chosen), share_of_posts_now))}", named(units)] }
         end
 
         def outcome_of(scaled) = volt_of(scaled).zero? ? 0 : (scaled / Suspects::NextReading::BIN).round
 
         # In as many figures as one would say.
-        def volt_of(scaled)
-          volt = Suspects::Predictions.volts(scaled)
+        def volt_of(scaled, share = 1.0)
+          volt = Suspects::Predictions.volts(scaled) * share
           volt.abs < LEAST_SPOKEN_VOLT ? 0.0 : volt.round(1)
+        end
+
+        def share_of_posts_now
+          posts = Probes.posts(@case, @case.symptom.situation)
+          read = @case.reading(posts)
+          read ? share_of_posts(read) : 1.0
         end
 
         LEAST_SPOKEN_VOLT = 0.05

@@ -21,7 +21,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     items = machine.circuit.items.select { |item| item.branches.one? && scope.indices.include?(item.branches.first) }
     items.reject! { |item| machine.repair_units.of(item.branches.first).then { |unit| %w[body battery].include?(unit.kind) } }
     all = items.flat_map { |item| [Wattomneum::Practice::Fault.open(item.key), Wattomneum::Practice::Fault.new(item: item.key, adds_ohm: 7.0)] }
-    all.sample(8, random: Random.new(RSpec.configuration.seed))
+    all.sample(8, random: Random.new(7))
   end
 
   it 'mends nothing that is sound, never closes with the fault in, and takes fewer minutes than halving does' do
@@ -55,6 +55,24 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     end
   end
 
+  it 'goes by the posts as they are: tired batteries move every volt, and mislead nobody' do
+    sheet = core::Circuits::Library.fetch('fuel_pump')
+    machine = core::Circuits::Machine.new(sheet)
+    symptom = core::Jobs::Symptom.new(work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'dead')
+    table = core::Faults::Suspects::Table.new(machine, sheet.part('M2'), 'key_on').work_out
+    tired = sheet.with_parts('BAT' => sheet.part('BAT').fields.merge('volt' => 23.6))
+    readings = ['X8 pin 1', 'wire 13', 'K11 coil', 'F15', 'G8 wire 8'].map do |item|
+      truth = core::Practice::Truth.new(sheet: tired, faults: [core::Practice::Fault.open(item)], seed: 4)
+      done = BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom, system: series_pair, table: table).work
+      guilty = machine.repair_units.along(machine.circuit.item(item).branches).map(&:key)
+      expect([item, done.repairs.map(&:unit) - guilty, done.last.kind]).to eq([item, [], 'close'])
+      outcomes = done.steps.filter_map(&:outcomes).flatten(1).map(&:first)
+      expect(outcomes.grep(/2[45]\.\d/)).to eq([])
+      done.steps.take_while { |step| step.kind == 'measure' }.size
+    end
+    expect(readings.sum / readings.size.to_f).to be < 9
+  end
+
   it 'says who is suspected, and what each would show' do
     sheet = core::Circuits::Library.fetch('fuel_pump')
     machine = core::Circuits::Machine.new(sheet)
@@ -62,7 +80,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     table = core::Faults::Suspects::Table.new(machine, sheet.part('M2'), 'key_on').work_out
     done = run(sheet, symptom, core::Practice::Fault.open('G8 wire 8'), 5, table)
     outcomes = done.steps.filter_map(&:outcomes).flatten(1)
-    expect(outcomes.map(&:first)).to include('About 25.30 V', 'About 0.00 V')
+    expect(outcomes.map(&:first)).to include(match(/\AAbout 25\.\d0 V\z/), 'About 0.00 V')
     expect(outcomes.map(&:last)).to include(a_string_matching(/ring of wire 8 on G8/), a_string_matching(/ or \d+ more\z/))
     expect(done.steps.map(&:why).grep(/\AStrong suspect: /)).not_to be_empty
     expect(done.repairs.map(&:unit)).to eq(['ring of wire 8 on G8'])

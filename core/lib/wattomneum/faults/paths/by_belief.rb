@@ -99,10 +99,13 @@ module Wattomneum
         def outcomes(chosen)
           groups = suspected.keys.group_by { |unit| outcome_of(scaled_with(unit, chosen)) }.values
           groups = groups.max_by(MOST_OUTCOMES) { |units| units.sum { |unit| suspects.fetch(unit) } }
-          groups.map { |units| ["About #{Quantities::Figure.volt(volt_of(scaled_with(units.first, chosen), share_of_posts_now))}", named(units)] }
+          groups.map { |units| ["About #{spoken(scaled_with(units.first, chosen))}", named(units)] }
         end
 
         def outcome_of(scaled) = volt_of(scaled).zero? ? 0 : (scaled / Suspects::NextReading::BIN).round
+
+        # The steps of the scale are coarser than what a meter shows.
+        def spoken(scaled) = "#{Quantities::Figure.trim(volt_of(scaled, share_of_posts_now), 1)} V"
 
         # In as many figures as one would say.
         def volt_of(scaled, share = 1.0)

@@ -85,6 +85,9 @@ module Wattomneum
       # @return [Wire, nil]
       def wire(number) = @wire_by_number[number]
 
+      # @return [String] node of the post that a unit's readings are held against; where the sheet names none, what its volts are counted from
+      def negative_post = places['negative_post'] || reference
+
       # @return [Circuit] compiled for solving
       def circuit = Circuit.new(self)
 

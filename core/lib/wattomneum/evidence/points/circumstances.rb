@@ -22,7 +22,7 @@ module Wattomneum
         def system = tests.system
 
         # @return [String] node of the post that everything is counted from
-        def negative_post = @negative_post ||= machine.sheet.places['negative_post'] || machine.sheet.reference
+        def negative_post = machine.sheet.negative_post
 
         # @return [String, nil] node of the post that feeds everything; nil where no battery stands on the sheet
         def positive_post = @positive_post ||= machine.sheet.places['positive_post'] || battery_plus

@@ -81,7 +81,7 @@ module Wattomneum
         def probe(one) = Readings::Probe.new(by: 'volts', from: one.from, to: one.to, situation: @case.symptom.situation)
 
         # About what one contact may drop: how much proves is for its judge.
-        def convicts?(_unit, volt)
+        def convicts?(volt)
           volt.abs > @case.circumstances.limits.fetch('drop.contact', system_volt: @case.machine.sheet.system_volt).value
         end
 

@@ -19,8 +19,8 @@ module Wattomneum
 
         private
 
-        def reference = @machine.sheet.places['negative_post'] || @machine.sheet.reference
-        def points = (@scope.nodes - [reference]).map { |node| Candidate.new(from: node, to: reference, needs: []) }
+        def points = (@scope.nodes - [post]).map { |node| Candidate.new(from: node, to: post, needs: []) }
+        def post = @machine.sheet.negative_post
         def consumers = @scope.consumers.map { |one| Candidate.new(from: one.from, to: one.to, needs: []) }
 
         def parts

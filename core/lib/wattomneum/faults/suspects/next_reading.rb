@@ -18,7 +18,7 @@ module Wattomneum
         # @param belief [Belief]
         # @param predictions [Predictions]
         # @param candidates [Array<Candidate>] that were not taken yet
-        # @param convicts [Proc] of a part, volts across it: whether that much convicts
+        # @param convicts [Proc] of volts straight across a part: whether that much convicts
         def initialize(belief, predictions, candidates, convicts:)
           @belief = belief
           @predictions = predictions
@@ -58,7 +58,7 @@ module Wattomneum
         def entropy(indices, total)
           sums = Hash.new(0.0)
           indices.each { |index| sums[@predictions.hypotheses[index].unit&.key] += @shares[index] }
-          -sums.each_value.sum { |sum| sum.zero? ? 0.0 : sum / total * Math.log2(sum / total) }
+          Numerics::Entropy.of(sums.each_value.map { |sum| sum / total })
         end
 
         def proof(candidate)
@@ -68,7 +68,7 @@ module Wattomneum
           fire = @live.sum do |index|
             next 0.0 unless @predictions.hypotheses[index].unit == candidate.unit
 
-            @convicts.call(candidate.unit, Predictions.volts(@belief.expected(read, index))) ? @shares[index] : 0.0
+            @convicts.call(Predictions.volts(@belief.expected(read, index))) ? @shares[index] : 0.0
           end
           fire**2
         end

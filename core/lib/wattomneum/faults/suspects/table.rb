@@ -41,7 +41,7 @@ module Wattomneum
           @state = state
           @scope = Scope.new(machine, part, state)
           @hypotheses = Hypotheses.new(machine, scope).all
-          @nodes = [machine.sheet.reference, *scope.consumers.flat_map { |one| [one.from, one.to] }, *scope.nodes].uniq
+          @nodes = [machine.sheet.negative_post, *scope.consumers.flat_map { |one| [one.from, one.to] }, *scope.nodes].uniq
           @volts = bytes && read(bytes)
         end
 

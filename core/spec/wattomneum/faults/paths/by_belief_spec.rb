@@ -73,6 +73,16 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     expect(readings.sum / readings.size.to_f).to be < 9
   end
 
+  it 'holds its readings against the negative post also where the sheet counts its volts from the frame' do
+    drawn = core::Circuits::Library.fetch('fuel_pump')
+    fields = core::Circuits::Sheet::FIELDS.to_h { |name| [name, drawn.public_send(name)] }
+    sheet = core::Circuits::Sheet.new(**fields, reference: drawn.node_of('FRAME'))
+    symptom = core::Jobs::Symptom.new(work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'dead')
+    table = core::Faults::Suspects::Table.new(core::Circuits::Machine.new(sheet), sheet.part('M2'), 'key_on').work_out
+    done = run(sheet, symptom, core::Practice::Fault.open('X8 pin 1'), 3, table)
+    expect([done.repairs.map(&:unit), done.last.kind]).to eq([['X8 pin 1'], 'close'])
+  end
+
   it 'says who is suspected, and what each would show' do
     sheet = core::Circuits::Library.fetch('fuel_pump')
     machine = core::Circuits::Machine.new(sheet)

@@ -62,7 +62,7 @@ RSpec.describe Wattomneum::Faults::Suspects::Belief do
   describe suspects::NextReading do
     def worth(predictions, belief, from, unit: nil)
       taken = Wattomneum::Faults::Suspects::Candidate.new(from: from, to: 'n', unit: unit, minutes: 3.0)
-      described_class.new(belief, predictions, [taken], convicts: ->(_, volt) { volt.abs > 0.2 }).worth(taken)
+      described_class.new(belief, predictions, [taken], convicts: ->(volt) { volt.abs > 0.2 }).worth(taken)
     end
 
     # I(part; outcome) = H(part) - sum P(outcome) H(part | outcome), outcomes far apart: by hand.

@@ -16,6 +16,12 @@ module Server
         Workers::WorkOutPredictions.enqueue(key, job_id) if fresh.to_a.any?
       end
 
+      # SQL: select 1 from prediction_table where key = ?
+      #
+      # @param key [String]
+      # @return [Boolean]
+      def self.ordered?(key) = !where(key: key).empty?
+
       # @return [Boolean]
       def finished? = !volts.nil?
     end

@@ -8,7 +8,9 @@ module Server
     # the order of work advises.
     class JobSuspects
       KEPT = LeastRecent.new(Bounds[:prediction_tables_kept])
-      private_constant :KEPT
+      # Another program, or other kinds of faults, work out another table.
+      PROGRAM = [Wattomneum::VERSION, Wattomneum::Faults::Suspects::Table.signature].freeze
+      private_constant :KEPT, :PROGRAM
 
       # @param record [JobRecord]
       def initialize(record)
@@ -26,7 +28,9 @@ module Server
 
       # Has it worked out, where nobody has asked for it yet.
       def order
-        Models::PredictionTable.order(key, @record.id, total: empty.hypotheses.size) if told?
+        return if !told? || Models::PredictionTable.ordered?(key)
+
+        Models::PredictionTable.order(key, @record.id, total: empty.hypotheses.size)
       end
 
       # Works it out here: what the queue worker does.
@@ -37,7 +41,7 @@ module Server
 
       # @return [String] what it depends on
       def key
-        @key ||= Digest::SHA256.hexdigest(JSON.generate([Wattomneum::VERSION, @record.circuit.identity, symptom.part, symptom.situation]))
+        @key ||= Digest::SHA256.hexdigest(JSON.generate([PROGRAM, @record.circuit.identity, subject.part.id, subject.situation]))
       end
 
       private
@@ -48,14 +52,10 @@ module Server
         table if table&.known?
       end
 
-      def symptom = @record.symptom
       def machine = @record.circuit.machine
-      def told? = !machine.nil? && Wattomneum::Faults::Suspects::Table.for?(machine, symptom)
-
-      def empty(bytes = nil)
-        state = Wattomneum::Circuits::Situations.on(machine.sheet, symptom.situation).sheet_state
-        Wattomneum::Faults::Suspects::Table.new(machine, machine.sheet.part(symptom.part), state, bytes: bytes)
-      end
+      def subject = @subject ||= machine && Wattomneum::Faults::Suspects::Subject.of(machine, @record.symptom)
+      def told? = !subject.nil?
+      def empty(bytes = nil) = Wattomneum::Faults::Suspects::Table.about(machine, subject, bytes: bytes)
     end
   end
 end

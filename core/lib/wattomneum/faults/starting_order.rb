@@ -157,7 +157,7 @@ module Wattomneum
         assessment.machine.consumers.all.find { |one| [one.from, one.to].include?(node) }
       end
 
-      def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best for its minutes"
+      def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best"
 
       def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
 

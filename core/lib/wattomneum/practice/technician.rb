@@ -14,7 +14,9 @@ module Wattomneum
       # @param unit [Unit]
       # @param work [String] starting or charging
       # @param minute [Integer] counts up as the work goes on; readings carry it as taken_at
-      def initialize(unit, work: 'starting', minute: 0)
+      # @param table [Faults::Suspects::Table, nil] what each fault would show
+      def initialize(unit, work: 'starting', minute: 0, table: nil)
+        @table = table
         @unit = unit
         @work = work
         @minute = minute
@@ -38,7 +40,7 @@ module Wattomneum
       # @return [Faults::Assessment]
       def assessment
         Faults::Assessment.new(system: @unit.system, readings: @readings.grep(Readings::Reading), points: @readings.grep(Readings::PointReading),
-                               machine: @unit.machine, repairs: @repairs, symptom: Jobs::Symptom.of(@work))
+                               machine: @unit.machine, repairs: @repairs, symptom: Jobs::Symptom.of(@work), table: @table)
       end
 
       private

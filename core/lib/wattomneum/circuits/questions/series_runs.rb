@@ -10,7 +10,8 @@ module Wattomneum
         def initialize(circuit)
           @circuit = circuit
           @run = (0...circuit.owned.size).to_a
-          joined_nodes.each { |one, other| join(one, other) }
+          @joints = joints
+          @joints.each_value { |one, other| join(one, other) }
           freeze
         end
 
@@ -18,7 +19,26 @@ module Wattomneum
         # @return [Array<Integer>] the runs they lie in: the same for whatever has the same effect when it opens
         def of(branches) = branches.map { |index| root(index) }.uniq.sort
 
+        # @param index [Integer] of a branch
+        # @return [Array<Step>] the branches of its run one after another; empty where the run closes on itself
+        def in_order(index)
+          members = (0...@run.size).select { |one| root(one) == root(index) }
+          first = members.find { |one| ends(one).any? { |node| !@joints.key?(node) } } or return []
+          from = ends(first).find { |node| !@joints.key?(node) }
+          members.each_with_object([]) do |_, steps|
+            to = ends(first).find { |node| node != from } || from
+            steps << Step.new(index: first, from: from, to: to)
+            from = to
+            first = (@joints.fetch(to) { return steps } - [first]).first
+          end
+        end
+
+        # index: of a branch; from and to: nodes, as one goes along the run
+        Step = Struct.new(:index, :from, :to, keyword_init: true)
+
         private
+
+        def ends(index) = @circuit.network.branches[index].then { |branch| [branch.from, branch.to] }
 
         def root(index)
           index = @run[index] until @run[index] == index
@@ -27,15 +47,15 @@ module Wattomneum
 
         def join(one, other) = @run[root(one)] = root(other)
 
-        # Pairs of branches that meet where nothing else does and nothing looks.
-        def joined_nodes
+        # Pairs of branches that meet where nothing else does and nothing looks, by node.
+        def joints
           at = Hash.new { |hash, node| hash[node] = [] }
           @circuit.network.branches.each_with_index do |branch, index|
             at[branch.from] << index
             at[branch.to] << index
           end
           looked_at.each { |node| at.delete(node) }
-          at.values.select { |branches| branches.uniq.size == 2 && branches.size == 2 }
+          at.select { |_, branches| branches.uniq.size == 2 && branches.size == 2 }
         end
 
         def looked_at

@@ -36,11 +36,21 @@ module Wattomneum
 
         private
 
-        def belief = @belief ||= read.reduce(untouched) { |belief, reading| after(belief, reading) }
+        def belief = @belief ||= read.reduce(silent(untouched)) { |belief, reading| after(belief, reading) }
+
+        # A start that was tried and stayed silent: its solenoid was seen to be dead.
+        def silent(belief)
+          cranked = @case.circumstances.tests.latest('cranking_behaviour')
+          return belief unless @case.symptom.work == 'starting' && cranked&.round == @case.round && cranked.observation == 'silent'
+
+          belief.seen(@table.scope.consumers.first, 'dead')
+        end
+
         def untouched = Suspects::Belief.new(@predictions, lighter: mended.to_h { |key| [key, MENDED_SHARE] })
         def mended = @case.repairs.filter_map(&:unit)
 
-        # Of this round and this state, between points that the table knows, nothing unplugged.
+        # Of this round and this state, between points that the table knows, nothing unplugged. Volts that prove nothing of a part because its
+        # current did not flow are no less what the meter showed: every suspect predicts them with the current that it leaves.
         def read
           @case.current.select do |one|
             probe = one.probe
@@ -50,14 +60,10 @@ module Wattomneum
 
         def after(belief, reading)
           return seen(belief, reading) if reading.probe.by == 'seen'
-          return belief unless reading.probe.by == 'volts' && reading.value && @case.judgements.fetch(reading.id).validity != 'void'
+          return belief unless reading.probe.by == 'volts' && reading.value
 
-          belief.shown(reading.probe.from, reading.probe.to, reading.value / share_of_posts(reading))
+          belief.shown(reading.probe.from, reading.probe.to, reading.value, posts_volt: @case.circumstances.posts_volt(reading))
         end
-
-        # Posts of another charge than the table's batteries move everything with them.
-        def share_of_posts(reading) = ratio(@case.circumstances.posts_volt(reading), @case.circumstances.sound_posts_volt(reading))
-        def ratio(posts, sound) = posts&.positive? && sound&.positive? ? posts / sound : 1.0
 
         def seen(belief, reading)
           consumer = @table.scope.consumers.find { |one| one.from == reading.probe.from }
@@ -65,9 +71,10 @@ module Wattomneum
         end
 
         def open
-          access = Suspects::Access.new(@case.machine.sheet, @case.readings.flat_map { |one| [one.probe.from, one.probe.to] })
-          candidates = @table.candidates.all.select { |one| @case.reading(probe(one)).nil? && called?(one) }
-          candidates.map { |one| one.with_minutes(Readings::Methods.fetch('volts').minutes + access.minutes([one.from, one.to]).to_f) }
+          @table.candidates.all.filter_map do |one|
+            taken = probe(one)
+            one.with_minutes(@case.minutes(taken)) if @case.reading(taken).nil? && called?(one)
+          end
         end
 
         # Straight across what a coil closes only when that coil is known to have its volts.
@@ -97,15 +104,15 @@ module Wattomneum
 
         # The suspects by what would be shown with them, the likeliest outcomes; what one meter would not tell apart is one.
         def outcomes(chosen)
-          groups = suspected.keys.group_by { |unit| outcome_of(scaled_with(unit, chosen)) }.values
+          groups = suspected.keys.group_by { |unit| outcome_of(scaled_with(likeliest(unit), chosen)) }.values
           groups = groups.max_by(MOST_OUTCOMES) { |units| units.sum { |unit| suspects.fetch(unit) } }
-          groups.map { |units| ["About #{spoken(scaled_with(units.first, chosen))}", named(units)] }
+          groups.map { |units| ["About #{spoken(likeliest(units.first), chosen)}", named(units)] }
         end
 
         def outcome_of(scaled) = volt_of(scaled).zero? ? 0 : (scaled / Suspects::NextReading::BIN).round
 
         # The steps of the scale are coarser than what a meter shows.
-        def spoken(scaled) = "#{Quantities::Figure.trim(volt_of(scaled, share_of_posts_now), 1)} V"
+        def spoken(index, chosen) = "#{Quantities::Figure.trim(volt_of(scaled_with(index, chosen), share_of_posts_now(index)), 1)} V"
 
         # In as many figures as one would say.
         def volt_of(scaled, share = 1.0)
@@ -113,10 +120,9 @@ module Wattomneum
           volt.abs < LEAST_SPOKEN_VOLT ? 0.0 : volt.round(1)
         end
 
-        def share_of_posts_now
-          posts = Probes.posts(@case, @case.symptom.situation)
-          read = @case.reading(posts)
-          read ? share_of_posts(read) : 1.0
+        def share_of_posts_now(index)
+          posts = @case.circumstances.posts_in(@case.symptom.situation, @case.round)
+          posts ? 1 / belief.share_of_posts(index, posts) : 1.0
         end
 
         LEAST_SPOKEN_VOLT = 0.05
@@ -136,10 +142,13 @@ module Wattomneum
           "#{Wording.inside(name)} (#{key})"
         end
 
-        # By the likeliest of what can be wrong with it.
-        def scaled_with(unit, chosen)
-          index = @table.hypotheses.each_index.select { |at| @table.hypotheses[at].unit == unit }.max_by { |at| shares[at] }
-          belief.expected(@predictions.between(chosen.from, chosen.to), index)
+        def scaled_with(index, chosen) = belief.expected(@predictions.between(chosen.from, chosen.to), index)
+
+        # Of what can be wrong with a part, its hypothesis.
+        def likeliest(unit)
+          @likeliest ||= @table.hypotheses.each_index.group_by { |index| @table.hypotheses[index].unit }
+                               .transform_values { |indices| indices.max_by { |index| shares[index] } }
+          @likeliest.fetch(unit)
         end
 
         def shares = @shares ||= belief.probabilities

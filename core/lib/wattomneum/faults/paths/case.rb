@@ -62,6 +62,10 @@ module Wattomneum
         # @return [Integer] how often it was read in this round
         def times(probe) = readings.count { |one| one.round == round && one.probe.alike?(probe) }
 
+        # @param probe [Readings::Probe]
+        # @return [Float] minutes to take it now
+        def minutes(probe) = (@access ||= Access.new(machine.sheet, readings.map(&:probe))).minutes(probe)
+
         # @return [Array<Paths::Proof, nil>] one for each repair; nil for those that a test of the catalogue proves
         def proofs
           @proofs ||= repairs.each_with_index.map do |repair, index|

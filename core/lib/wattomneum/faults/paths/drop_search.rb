@@ -4,8 +4,7 @@ module Wattomneum
   module Faults
     module Paths
       # Where along a path that drops too much the volts are lost, by drops straight along pieces of it: each reading halves what lies between
-      # the last good point and the first bad one, by how likely each part is and how quickly one gets there, and the last is straight across
-      # one part.
+      # the last good point and the first bad one, by how likely each part is, and the last is straight across one part.
       class DropSearch
         # What was read over a piece of the path, from one stop to another, and how much of it a sound piece would not drop.
         Piece = Struct.new(:low, :high, :excess_volt, keyword_init: true) do
@@ -15,10 +14,6 @@ module Wattomneum
           # @return [Integer] how many parts it has
           def size = high - low
         end
-        # One lead stays where it is: what begins or ends where the last reading did takes a minute less (ours).
-        ACCESS_MINUTES = 1
-        LEAST_MINUTES = 2
-        private_constant :ACCESS_MINUTES, :LEAST_MINUTES
 
         # @param kase [Case]
         # @param whole [Readings::Probe] of the whole path, read and over its limit
@@ -110,20 +105,15 @@ module Wattomneum
           end
         end
 
-        # The piece at either end that says most for its minutes; of two that say the same, the one that is likelier to end the search.
+        # The piece at either end that says most: the crank that each takes costs more than the way there. Of two that say the same, the one
+        # that one is at already, then the one that is likelier to end the search.
         def best_cut(piece)
           cuts = ((piece.low + 1)...piece.high).flat_map { |stop| [[piece.low, stop], [stop, piece.high]] }
-          cuts.max_by { |low, high| [(bits(piece, low, high) / minutes(low, high)).round(6), high - low == 1 ? rates(low, high) : 0.0] }
+          cuts.max_by { |low, high| [bits(piece, low, high).round(6), -@case.minutes(probe(low, high)), high - low == 1 ? rates(low, high) : 0.0] }
         end
 
         def bits(piece, low, high) = Numerics::Entropy.bits(rates(low, high) / rates(piece.low, piece.high))
         def rates(low, high) = @units[low...high].sum { |unit| @case.machine.repair_units.rate(unit) }
-
-        def minutes(low, high)
-          last = @case.current.last&.probe
-          shared = last && [last.from, last.to].intersect?([@stops[low], @stops[high]])
-          Readings::Methods.fetch('volts').minutes.then { |minutes| shared ? [minutes - ACCESS_MINUTES, LEAST_MINUTES].max : minutes }
-        end
       end
     end
   end

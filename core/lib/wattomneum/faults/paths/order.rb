@@ -32,7 +32,7 @@ module Wattomneum
         def down(consumers)
           return measure(posts_probe, why: POSTS_FIRST) unless posts_known?(situation)
 
-          Descent.new(@case, self).call(consumers)
+          by_belief(consumers) || Descent.new(@case, self).call(consumers)
         end
 
         # @param probe [Readings::Probe]
@@ -44,7 +44,7 @@ module Wattomneum
           test = test_of(probe)
           return Step.of_test(test.key, why: why, kind: kind, failing_reading_id: failing&.id, unit: unit, title: title || test.label) if test
 
-          Step.new(kind: kind, probe: probe, unit: unit, minutes: Readings::Methods.fetch(probe.by).minutes, why: why,
+          Step.new(kind: kind, probe: probe, unit: unit, minutes: @case.minutes(probe).round, why: why,
                    failing_reading_id: failing&.id, lamp_on: lamp_on, title: title || (words[0].upcase + words[1..]),
                    risks: risks(probe.situation))
         end
@@ -207,10 +207,10 @@ module Wattomneum
           return StaysOn.new(@case, self).call if @case.symptom.stays_on?
           return Killed.new(@case, self).call if @case.magneto?
 
-          posts || by_belief || Descent.new(@case, self).call(consumers)
+          posts || by_belief(consumers) || Descent.new(@case, self).call(consumers)
         end
 
-        def by_belief = @case.table && ByBelief.new(@case, self, @case.table).call
+        def by_belief(consumers) = @case.table&.tells?(consumers) ? ByBelief.new(@case, self, @case.table).call : nil
 
         def comes_and_goes
           return still_owed if @case.repairs.any?

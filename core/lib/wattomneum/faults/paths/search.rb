@@ -138,7 +138,7 @@ module Wattomneum
         def middle(low, high)
           weights = (low...high).map { |index| weight(index) }
           total = weights.sum
-          ((low + 1)...high).max_by { |stop| Numerics::Entropy.bits(weights.first(stop - low).sum / total) / minutes(stop) }
+          Worth.best(((low + 1)...high).to_a) { |stop| [Numerics::Entropy.bits(weights.first(stop - low).sum / total), minutes(stop)] }
         end
 
         # A contact stands for all that closes it: a lost coil shows as volts lost across the contact.
@@ -154,7 +154,7 @@ module Wattomneum
           @case.machine.repair_units.along(steps.map(&:index)) - @units
         end
 
-        def minutes(stop) = [Suspects::Access.first_time(@case.machine.sheet.part(@stops[stop].split(':', 2).first)), 1].max
+        def minutes(stop) = @case.minutes(at(stop))
 
         def one_part(index)
           below = @below ? needs(index) : []

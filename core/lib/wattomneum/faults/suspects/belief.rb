@@ -18,8 +18,11 @@ module Wattomneum
         SCALE_FLOOR = 0.004
         # What is seen to be dead, weak and working, by its share of the volts that it should have.
         SEEN_AT = { 'dead' => 0.35, 'weak' => 0.88 }.freeze
-        SEEN_WRONG = 0.03
-        private_constant :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN_WRONG
+        # How often it is called what it is, what lies beside that, and the opposite: dead and weak are taken for each other, dead for working
+        # is not (ours).
+        SEEN = %w[dead weak works].freeze
+        SAID_SO = [0.9, 0.1, 0.002].freeze
+        private_constant :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN, :SAID_SO
 
         # @param predictions [Predictions]
         # @param lighter [Hash{String => Float}] of some parts, by key: what share of its weight each keeps
@@ -33,13 +36,26 @@ module Wattomneum
         # @param from [String] node
         # @param to [String] node
         # @param volt [Float] as shown
+        # @param posts_volt [Float, nil] the posts at that moment: batteries of another charge than the table's move every volt with them, and
+        #   each hypothesis has posts of its own, since it draws more or less than a sound circuit does
         # @return [self]
-        def shown(from, to, volt)
+        def shown(from, to, volt, posts_volt: nil)
           read = @predictions.between(from, to)
           shown = Predictions.scaled(volt)
           meter = meter_off(volt)
-          @logs.each_index { |index| weigh(index, shown - expected(read, index), read.bands[index], Math.hypot(read.offs[index], meter)) }
+          @logs.each_index do |index|
+            at_its_posts = posts_volt ? Predictions.scaled(volt * share_of_posts(index, posts_volt)) : shown
+            weigh(index, at_its_posts - expected(read, index), read.bands[index], Math.hypot(read.offs[index], meter))
+          end
           self
+        end
+
+        # @param index [Integer] of a hypothesis
+        # @param posts_volt [Float] as read
+        # @return [Float] its posts against those
+        def share_of_posts(index, posts_volt)
+          own = @predictions.posts[index]
+          own.positive? && posts_volt.positive? ? own / posts_volt : 1.0
         end
 
         # @param read [Predictions::Read]
@@ -57,7 +73,7 @@ module Wattomneum
         # @return [self]
         def seen(consumer, observation)
           @predictions.shares(consumer).each_with_index do |share, index|
-            @logs[index] += Math.log(said_of(share) == observation ? 1 - SEEN_WRONG : SEEN_WRONG)
+            @logs[index] += Math.log(SAID_SO.fetch((SEEN.index(said_of(share)) - SEEN.index(observation)).abs))
           end
           self
         end

@@ -10,7 +10,7 @@ module Wattomneum
         THICK_OHM = 0.001
         # Of nothing at all, against an open run of wire.
         NOTHING_WEIGHT = 1.0
-        private_constant :KINDS, :THICK_OHM, :NOTHING_WEIGHT
+        private_constant :THICK_OHM, :NOTHING_WEIGHT
 
         # @param machine [Circuits::Machine]
         # @param scope [Scope]
@@ -33,7 +33,7 @@ module Wattomneum
         def of(index)
           return [] if unit(index).kind == 'body'
 
-          [cut(index), *(series(index) unless load?(index)), *(shorted(index) if unit(index).kind == 'wire')]
+          [cut(index), *(load?(index) ? changed(index) : series(index)), *(shorted(index) if unit(index).kind == 'wire')]
         end
 
         def load?(index) = !@circuit.conductor?(index)
@@ -47,6 +47,18 @@ module Wattomneum
           row = KINDS['series']
           ohm = @circuit.network.branches[index].ohm
           graded(row, row[ohm < THICK_OHM ? 'thick' : 'thin'], index) { |added| { ohms: { index => ohm + added } } }
+        end
+
+        # A winding or an element of another resistance than its own.
+        def changed(index)
+          row = KINDS['load']
+          own = @circuit.network.branches[index].ohm
+          row['times'].flat_map do |series|
+            series.each_with_index.map do |times, grade|
+              Hypothesis.new(unit: unit(index), kind: row['kind'], opened: [], extra: [], ohms: { index => own * times },
+                             grade: grade, weight: rate(index) * row['weight'] / row['times'].flatten.size)
+            end
+          end
         end
 
         # At the end that lies farther from the battery.

@@ -17,6 +17,9 @@ module Wattomneum
         # @return [Boolean] whether it is the same thing, a grade worse or better
         def next_to?(other) = !grade.nil? && other.grade == grade + 1 && [other.unit, other.kind] == [unit, kind] && other.place == place
 
+        # @return [Integer, nil] the branch that is open or has another resistance
+        def branch = opened.first || ohms.keys.first
+
         # @return [Array] where in the circuit it sits
         def place = [ohms.keys, extra.map { |branch| [branch.from, branch.to] }]
       end

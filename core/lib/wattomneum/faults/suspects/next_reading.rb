@@ -5,15 +5,17 @@ module Wattomneum
     module Suspects
       # The reading that tells most for its minutes: about which part it is, or, where one is suspected, straight across it, which proves.
       #
-      # Formula: the larger of I(part; outcome) and fire^2 x 1 bit, over the minutes; fire: how likely the part's drop convicts.
+      # Formula: the larger of I(part; outcome) and fire^2 x 1 bit; fire: how likely the part's drop convicts.
       # Source: Lindley 1956 (m); the proof value is ours, from studies: information alone knows and never proves.
       class NextReading
-        # Outcomes nearer than this on the scale are one; hypotheses less likely than the next are left out; a part from here is suspected.
+        # Outcomes nearer than this on the scale are one; so many of the likeliest hypotheses are weighed, what is less likely than the next is
+        # left out; a part from here is suspected.
         BIN = 0.12
+        MOST_LIVE = 160
         LEAST_SHARE = 1e-4
         SUSPECTED = 0.15
         LEAST_BITS = 0.02
-        private_constant :LEAST_SHARE, :SUSPECTED, :LEAST_BITS
+        private_constant :MOST_LIVE, :LEAST_SHARE, :SUSPECTED, :LEAST_BITS
 
         # @param belief [Belief]
         # @param predictions [Predictions]
@@ -24,16 +26,15 @@ module Wattomneum
           @predictions = predictions
           @candidates = candidates
           @convicts = convicts
-          shares = belief.probabilities
-          @live = shares.each_index.select { |index| shares[index] > LEAST_SHARE }
-          @shares = shares
+          @shares = belief.probabilities
           @by_unit = belief.by_unit
+          @live = likeliest
         end
 
         # @return [Candidate, nil] nil where none tells anything
         def best
-          worth, candidate = @candidates.map { |one| [worth(one) / one.minutes, one] }.max_by(&:first)
-          candidate if worth && worth * candidate.minutes > LEAST_BITS
+          worths = @candidates.to_h { |one| [one, worth(one)] }.select { |_, worth| worth > LEAST_BITS }
+          Worth.best(worths.keys) { |one| [worths.fetch(one), one.minutes] }
         end
 
         # @param candidate [Candidate]
@@ -42,8 +43,15 @@ module Wattomneum
 
         private
 
+        def likeliest
+          likely = @shares.each_index.select { |index| @shares[index] > LEAST_SHARE }
+          likely.size > MOST_LIVE ? likely.max_by(MOST_LIVE) { |index| @shares[index] } : likely
+        end
+
+        def read(candidate) = @predictions.of(@live, candidate.from, candidate.to)
+
         def information(candidate)
-          read = @predictions.between(candidate.from, candidate.to)
+          read = read(candidate)
           total = @live.sum { |index| @shares[index] }
           bins = @live.group_by { |index| bin(@belief.expected(read, index), @belief.spread(read, index)) }
           before = entropy(@live, total)
@@ -64,7 +72,7 @@ module Wattomneum
         def proof(candidate)
           return 0.0 if candidate.unit.nil? || @by_unit.fetch(candidate.unit, 0.0) < SUSPECTED
 
-          read = @predictions.between(candidate.from, candidate.to)
+          read = read(candidate)
           fire = @live.sum do |index|
             next 0.0 unless @predictions.hypotheses[index].unit == candidate.unit
 

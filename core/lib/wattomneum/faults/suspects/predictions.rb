@@ -33,33 +33,48 @@ module Wattomneum
 
         # @param from [String] node
         # @param to [String] node
-        # @return [Read]
-        def between(from, to)
-          @between[[from, to]] ||= begin
-            volts = hypotheses.each_index.map { |index| @table.volts(index, from, to).map { |volt| self.class.scaled(volt) } }
-            means = volts.map(&:first)
-            offs = volts.map { |own, *others| Math.sqrt(others.sum { |other| (other - own)**2 } / others.size) }
-            Read.new(means: means, offs: offs, bands: bands_of(means))
-          end
+        # @return [Read] of all hypotheses
+        def between(from, to) = @between[[from, to]] ||= read(from, to, hypotheses.each_index.to_a, Array.new(hypotheses.size))
+
+        # @param from [String] node
+        # @param to [String] node
+        # @param indices [Array<Integer>] of hypotheses
+        # @return [Read] of these only
+        def of(indices, from, to) = @between[[from, to]] || read(from, to, indices, {})
+
+        # @return [Array<Float>] for each hypothesis the volts of the posts; 0 where they are not named
+        def posts
+          @posts ||= hypotheses.each_index.map { |index| @table.posts.one? ? 0.0 : @table.volt(index, *@table.posts) }
         end
 
         # @param consumer [Circuits::Consumer]
         # @return [Array<Float>] for each hypothesis the share of its sound volts across it
         def shares(consumer)
           @shares[consumer.key] ||= begin
-            volts = hypotheses.each_index.map { |index| @table.volts(index, consumer.from, consumer.to).first }
+            volts = hypotheses.each_index.map { |index| @table.volt(index, consumer.from, consumer.to) }
             volts.map { |volt| volts.first.zero? ? 0.0 : volt / volts.first }
           end
         end
 
         private
 
-        # With its sign, since one severity holds for all readings.
-        def bands_of(means)
-          hypotheses.each_index.map do |index|
-            least, most = [index, *neighbours(index)].minmax
-            least == most ? 0.0 : BAND_SHARE * (means[most] - means[least]) / (most - least)
+        def read(from, to, indices, empty)
+          read = Read.new(means: empty.dup, offs: empty.dup, bands: empty.dup)
+          mean = Hash.new { |known, index| known[index] = self.class.scaled(@table.volt(index, from, to)) }
+          indices.each do |index|
+            read.means[index] = mean[index]
+            read.offs[index] = off(@table.other_volts(index, from, to), mean[index])
+            read.bands[index] = band(index, mean)
           end
+          read
+        end
+
+        def off(others, own) = Math.sqrt(others.sum { |volt| (self.class.scaled(volt) - own)**2 } / others.size)
+
+        # With its sign, since one severity holds for all readings.
+        def band(index, mean)
+          least, most = [index, *neighbours(index)].minmax
+          least == most ? 0.0 : BAND_SHARE * (mean[most] - mean[least]) / (most - least)
         end
 
         def neighbours(index)

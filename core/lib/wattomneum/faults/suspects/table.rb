@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'digest'
+
 module Wattomneum
   module Faults
     module Suspects
@@ -12,17 +14,17 @@ module Wattomneum
         SEED = 11
         # Single precision: a millivolt of 24 V has four digits to spare.
         FORMAT = 'e*'
-        private_constant :SPREAD_RATIO, :OTHER_UNITS, :SEED, :FORMAT
+        # Counted up where the same circuit is laid out another way.
+        LAYOUT = 2
+        private_constant :SPREAD_RATIO, :OTHER_UNITS, :SEED, :FORMAT, :LAYOUT
+
+        # @return [String] another one where another table would be worked out of the same circuit
+        def self.signature = Digest::SHA256.hexdigest([Hypotheses::KINDS, SPREAD_RATIO, OTHER_UNITS, SEED, LAYOUT].to_s)
 
         # @param machine [Circuits::Machine]
-        # @param symptom [Jobs::Symptom]
-        # @return [Boolean] whether a complaint is told by one: about something that should work, and does not, fed by a battery
-        def self.for?(machine, symptom)
-          part = machine.sheet.part(symptom.part.to_s)
-          batteries = machine.sheet.parts.grep(Circuits::Parts::Battery)
-          symptom.along_paths? && !symptom.stays_on? && !part.nil? && machine.consumers.needed(part).any? &&
-            batteries.any? { |battery| battery.fields['active_in'].nil? }
-        end
+        # @param subject [Subject]
+        # @return [Table]
+        def self.about(machine, subject, bytes: nil) = new(machine, subject.part, subject.state(machine), bytes: bytes)
 
         # @return [Scope]
         attr_reader :scope
@@ -41,7 +43,7 @@ module Wattomneum
           @state = state
           @scope = Scope.new(machine, part, state)
           @hypotheses = Hypotheses.new(machine, scope).all
-          @nodes = [machine.sheet.negative_post, *scope.consumers.flat_map { |one| [one.from, one.to] }, *scope.nodes].uniq
+          @nodes = [*posts, *scope.consumers.flat_map { |one| [one.from, one.to] }, *scope.nodes].uniq
           @volts = bytes && read(bytes)
         end
 
@@ -55,10 +57,13 @@ module Wattomneum
         def work_out
           @volts ||= @hypotheses.each_with_index.map do |hypothesis, index|
             yield index if block_given?
-            [{}, *other_units].map { |ohms| solve(hypothesis, ohms) }
+            solved.map { |unit| unit.volts(hypothesis) }
           end
           self
         end
+
+        # @return [Array<String>] nodes of the positive and the negative post; of the second only, where the sheet names no other
+        def posts = [machine.sheet.places['positive_post'], machine.sheet.negative_post].compact
 
         # @return [Predictions] made from it, once
         def predictions = @predictions ||= Predictions.new(work_out)
@@ -72,11 +77,18 @@ module Wattomneum
         # @param hypothesis [Integer]
         # @param from [String] node
         # @param to [String] node
-        # @return [Array<Float>] volts between them, of this unit first; 0 where nothing leads there
-        def volts(hypothesis, from, to)
-          one, other = [from, to].map { |node| place.fetch(node) }
-          @volts[hypothesis].map { |volts| (volts[one] - volts[other]).then { |volt| volt.nan? ? 0.0 : volt } }
-        end
+        # @return [Float] volts between them; 0 where nothing leads there
+        def volt(hypothesis, from, to) = between(@volts[hypothesis].first, from, to)
+
+        # @param hypothesis [Integer]
+        # @param from [String] node
+        # @param to [String] node
+        # @return [Array<Float>] the same on other units
+        def other_volts(hypothesis, from, to) = @volts[hypothesis].drop(1).map { |volts| between(volts, from, to) }
+
+        # @param consumers [Array<Circuits::Consumer>]
+        # @return [Boolean] whether it is told what keeps these from working
+        def tells?(consumers) = consumers.any? && (consumers.map(&:key) - scope.consumers.map(&:key)).empty?
 
         # @param node [String]
         # @return [Boolean]
@@ -84,16 +96,11 @@ module Wattomneum
 
         private
 
+        def between(volts, from, to) = (volts[place.fetch(from)] - volts[place.fetch(to)]).then { |volt| volt.nan? ? 0.0 : volt }
         def place = @place ||= @nodes.each_with_index.to_h
 
-        # Not a number where nothing leads to the reference.
-        def solve(hypothesis, ohms)
-          solution = Circuits::Solving::SettledStates.new(@circuit, switching: switching, opened: hypothesis.opened, extra: hypothesis.extra,
-                                                                    ohms: ohms.merge(hypothesis.ohms)).fetch(@state).solution
-          @nodes.map { |node| @circuit.node(node).then { |at| solution.floating?(at) ? Float::NAN : solution.volt(at) } }
-        end
-
-        def switching = @switching ||= Circuits::Solving::Switching.new(@circuit)
+        # This unit and others.
+        def solved = @solved ||= [{}, *other_units].map { |ohms| Solved.new(@circuit, @state, @nodes, ohms: ohms) }
 
         def other_units
           @other_units ||= begin

@@ -12,7 +12,10 @@ RSpec.describe Wattomneum::Faults::Suspects::Belief do
     reads = table.transform_values do |means|
       Wattomneum::Faults::Suspects::Predictions::Read.new(means: means, offs: [offs] * means.size, bands: [bands] * means.size)
     end
-    Struct.new(:hypotheses, :reads) { def between(from, to) = reads.fetch([from, to]) }.new(hypotheses, reads)
+    Struct.new(:hypotheses, :reads) do
+      def between(from, to) = reads.fetch([from, to])
+      def of(_indices, from, to) = between(from, to)
+    end.new(hypotheses, reads)
   end
 
   let(:hypotheses) do

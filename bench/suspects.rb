@@ -31,13 +31,24 @@ def outcome(run, guilty)
   [run.probes.size, run.minutes, run.found.nil? ? 'stalled' : { true => 'right', false => 'wrong' }.fetch(guilty.include?(run.found))]
 end
 
-(ENV['ONLY'] ? CIRCUITS.select { |key, *| ENV['ONLY'].split(',').include?(key) } : CIRCUITS).each do |key, part, situation|
+def print_row(key, name, all)
+  puts format('%<key>-12s %<name>-15s %<n>3d faults: %<tests>4.1f readings, %<minutes>5.1f min, %<tally>s', key: key, name: name, n: all.size,
+              tests: all.sum(&:first) / all.size.to_f, minutes: all.sum { |one| one[1] } / all.size, tally: all.map(&:last).tally)
+end
+
+calibration = Calibration.new
+misfits = 0
+only = ENV['ONLY']&.split(',')
+CIRCUITS.select { |key, *| only.nil? || only.include?(key) }.each do |key, part, situation|
   complaint = Complaint.new(key, part, situation, Fleet.of(key))
   failing = complaint.faults(FAULTS, SEED).each_with_index.reject { |fault, seed| complaint.truth(fault, seed).works?(part, complaint.state) }
   RUNS.each do |name, made|
-    all = failing.map { |fault, seed| outcome(made.call(complaint, complaint.truth(fault, seed)).work, complaint.guilty(fault)) }
-    tally = all.map(&:last).tally
-    puts format('%<key>-12s %<name>-15s %<n>3d faults: %<tests>4.1f readings, %<minutes>5.1f min, %<tally>s', key: key, name: name, n: all.size,
-                tests: all.sum(&:first) / all.size.to_f, minutes: all.sum { |one| one[1] } / all.size, tally: tally)
+    runs = failing.map { |fault, seed| [made.call(complaint, complaint.truth(fault, seed)).work, complaint.guilty(fault)] }
+    print_row(key, name, runs.map { |run, guilty| outcome(run, guilty) })
+    next unless name == 'belief'
+
+    runs.each { |run, guilty| calibration.add(run.claims, guilty) }
+    misfits += runs.count { |run, _| run.misfits.positive? }
   end
 end
+puts calibration, "asked for a reading again in #{misfits} runs, none of them mistaken"

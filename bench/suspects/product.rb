@@ -4,19 +4,26 @@
 # the order of work.
 class Product
   MENDS = %w[repair condemn].freeze
-  attr_reader :found, :minutes, :probes
+  attr_reader :found, :minutes, :probes, :claims
 
   def initialize(complaint, truth, table:)
     @complaint = complaint
     @technician = BlindTechnician.new(sheet: complaint.sheet, truth: truth, symptom: complaint.symptom, system: complaint.system, table: table)
+    @claims = []
   end
 
   def work
-    @technician.work
-    before = @technician.steps.take_while { |step| !MENDS.include?(step.kind) }
+    @technician.work { |known| @claims << known.paths.suspicion.belief.by_unit.first if known.paths.suspicion && known.repairs.empty? }
     @probes = before.filter_map(&:probe)
     @minutes = @probes.each_with_index.sum { |probe, index| Wattomneum::Faults::Access.new(@complaint.sheet, @probes.first(index)).minutes(probe) }
     @found = @technician.steps.find { |step| MENDS.include?(step.kind) }&.unit
     self
   end
+
+  # Readings asked for again because nothing explained all of them.
+  def misfits = before.count { |step| step.kind == 'repeat' }
+
+  private
+
+  def before = @technician.steps.take_while { |step| !MENDS.include?(step.kind) }
 end

@@ -22,6 +22,14 @@ module Server
       # @return [Boolean]
       def self.ordered?(key) = !where(key: key).empty?
 
+      # SQL: select total, done from prediction_table where key = ? and volts is null
+      #
+      # @param key [String]
+      # @return [Float, nil] 0 to 1; nil where it is worked out or was not asked for
+      def self.share_done(key)
+        where(key: key, volts: nil).get(%i[done total])&.then { |done, total| total.zero? ? 0.0 : done.fdiv(total) }
+      end
+
       # @return [Boolean]
       def finished? = !volts.nil?
     end

@@ -21,7 +21,7 @@ module Server
 
       # What the program says, in the words of this kind of unit.
       def said
-        spoken = { next_step: next_step, readings: readings, path: path, loops: loops, reads_as: reads_as,
+        spoken = { next_step: next_step, readings: readings, path: path, suspects: suspects, loops: loops, reads_as: reads_as,
                    bank_remarks: @assessment.bank_review.remarks, missing_to_close: @assessment.missing_to_close, elements: elements }
         { **InItsWords.call(spoken, system), tests: InItsWords.call(tests, system, also: %i[from to]),
           ladders: InItsWords.call(ladders, system, also: %i[reason]) }
@@ -31,6 +31,7 @@ module Server
       def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil, @assessment)
       def symptom = Symptom.call(@job.symptom, @assessment)
       def path = PathLoop.call(@assessment)
+      def suspects = (Suspects.call(@record) if @job.state == 'open')
 
       def intake
         { id: @job.id, number: @job.number, state: @job.state, symptom: symptom, complaint: @job.complaint, seen: @job.seen,

@@ -33,6 +33,13 @@ module Server
         Models::PredictionTable.order(key, @record.id, total: empty.hypotheses.size)
       end
 
+      # SQL: select total, done from prediction_table where key = ?
+      #
+      # @return [Float, nil] how far it is worked out, 0 to 1; nil where nobody works at it
+      def progress
+        Models::PredictionTable.share_done(key) if told?
+      end
+
       # Works it out here: what the queue worker does.
       #
       # @yieldparam done [Integer] how many hypotheses are worked out

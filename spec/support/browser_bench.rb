@@ -48,11 +48,11 @@ module BrowserBench
     within('form[aria-label^="Reading"]') { enter(shown) }
     wait_for_saving_or_question(before + 1)
     find('form [role=alert]').find('button', text: 'as I typed it').click if asked?
-    expect(page).to have_css('#evidence span', exact_text: (before + 1).to_s)
+    expect(page).to have_css("[data-readings='#{before + 1}']")
     expect(page).to have_no_css('form[aria-label^="Reading"]')
   end
 
-  def readings_shown = find('#evidence span').text.to_i
+  def readings_shown = find('[data-readings]')['data-readings'].to_i
 
   def enter(measured)
     say_conditions(measured.conditions)
@@ -83,7 +83,7 @@ module BrowserBench
 
   # Whichever comes first ends the wait.
   def wait_for_saving_or_question(count)
-    expect(page).to have_css('#evidence span', exact_text: count.to_s).or have_css('form [role=alert] button')
+    expect(page).to have_css("[data-readings='#{count}']").or have_css('form [role=alert] button')
   end
 
   def asked? = page.has_css?('form [role=alert] button', wait: 0)

@@ -23,9 +23,12 @@ class BlindTechnician
     @repairs = []
   end
 
+  # @yieldparam known [CORE::Faults::Assessment] before each step
   def work
     MOST_STEPS.times do
-      step = assessment.next_step
+      known = assessment
+      yield known if block_given?
+      step = known.next_step
       @steps << step
       return self if %w[close watch].include?(step.kind)
 

@@ -8,6 +8,7 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WeightTicks } from '../../shared/ui/WeightTicks'
 import { useBenchWrite } from './useBenchWrite'
 import { withdrawReading } from '../../shared/api/jobs'
+import { leftBy } from './path'
 import { Why } from './Why'
 
 const NO_REASON = { reason: '' }
@@ -52,6 +53,8 @@ function Row({
   const [open, setOpen] = useState(false)
   const id = useId()
   const judged = reading.judged
+  // What it did to the suspects says more than what it does not prove.
+  const left = leftBy(reading.id, job.suspects)
   const gone = reading.fate !== null
   return (
     <li className={`rule-below grid grid-cols-[1.5rem_1fr] gap-x-3 py-3 ${gone ? 'text-quiet' : ''}`}>
@@ -76,7 +79,11 @@ function Row({
               <strong className="font-semibold">{judged.verdict}</strong>
               {judged.validity !== 'valid' && ` (${judged.validity})`}: {glued(judged.summary)}
             </p>
-            {judged.instead && <p className="font-semibold">{glued(judged.instead)}.</p>}
+            {left ? (
+              <p className="font-semibold">{left}.</p>
+            ) : (
+              judged.instead && <p className="font-semibold">{glued(judged.instead)}.</p>
+            )}
             <div className="flex items-center justify-between gap-4">
               <WeightTicks weight={judged.weight} />
               <Button
@@ -96,7 +103,7 @@ function Row({
         )}
         {open && (
           <div id={id}>
-            <Why reading={reading} />
+            <Why reading={reading} suspects={job.suspects} />
             {onCorrect && !gone && (
               <div className="flex flex-col gap-3 pt-2">
                 <Button

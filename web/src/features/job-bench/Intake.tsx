@@ -7,18 +7,13 @@ export function Intake({ job }: { job: JobBench }) {
   return (
     <dl className="grid gap-x-4 gap-y-1 desk:grid-cols-[6rem_1fr]">
       <dt className="font-label text-quiet">Driver</dt>
-      <dd className="text-lead">
-        “{job.complaint}”{' '}
-        <span className="text-base text-quiet">
+      <dd>
+        <span className="text-lead">“{job.complaint}”</span>{' '}
+        <span className="text-quiet">
           {job.opened_by}, {spokenTime(job.opened_at, job.unit.time_zone)}
         </span>
+        {job.symptom.along_paths && <span className="block">{job.symptom.words}</span>}
       </dd>
-      {job.symptom.along_paths && (
-        <>
-          <dt className="font-label text-quiet">About</dt>
-          <dd>{job.symptom.words}</dd>
-        </>
-      )}
       {seen && (
         <>
           <dt className="font-label text-quiet">Seen</dt>

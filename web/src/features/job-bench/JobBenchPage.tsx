@@ -8,6 +8,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
 import { useKey } from '../../shared/keys/useKey'
 import { bench, expectation, type Probe } from '../../shared/api/jobs'
+import { BenchTabs, Panel, type Tab } from './BenchTabs'
 import { Disturbed } from './Disturbed'
 import { EndJob } from './EndJob'
 import { Evidence } from './Evidence'
@@ -40,7 +41,8 @@ const LOOP: Record<string, string> = { starting: 'start', charging: 'charge' }
 
 function Bench({ job }: { job: JobBench }) {
   const may = useMay()
-  const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job)
+  const [tab, setTab] = useState<Tab>('next')
+  const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job, setTab)
   const open = job.state === 'open'
   const mayMeasure = may('take_reading') && open
   const mayWork = may('work_on_job')
@@ -54,27 +56,38 @@ function Bench({ job }: { job: JobBench }) {
     mutationFn: (reading: Reading & { probe: Probe }) => queries.query(expectation(job.id, reading.probe, true)),
     onSuccess: (probe, reading) => {
       setPad({ testKey: null, probe, position: null, correcting: reading })
+      setTab('next')
     },
   })
   const correct = (reading: Reading) => {
     const { probe } = reading
     if (probe) correcting.mutate({ ...reading, probe })
-    else setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
+    else {
+      setPad({ testKey: reading.test_key, position: reading.position, correcting: reading })
+      setTab('next')
+    }
   }
   useKey('n', useCallback(() => { if (mayMeasure) doNext() }, [mayMeasure, doNext])) // prettier-ignore
   useKey('r', useCallback(() => { if (mayWork && open) setRepairing(true) }, [mayWork, open, setRepairing])) // prettier-ignore
 
   const path = job.path && (
     <PathDrawing
+      job={job}
       path={job.path}
       onTouch={
         mayMeasure
           ? (node) => {
               setPoints(touched(points, node, job.symptom.situation))
+              setTab('next')
             }
           : undefined
       }
     />
+  )
+  const circuit = (
+    <Panel of="circuit" tab={tab}>
+      {path}
+    </Panel>
   )
 
   // What was done and how it was proved comes first once the job has ended.
@@ -89,49 +102,61 @@ function Bench({ job }: { job: JobBench }) {
   )
 
   return (
-    <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
-      <div className="flex min-w-0 flex-col gap-6">
+    <div
+      className="flex flex-col gap-6 desk:grid desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12"
+      data-readings={job.readings.length}
+    >
+      <div className="contents desk:flex desk:min-w-0 desk:flex-col desk:gap-6">
         <Intake job={job} />
-        {!open && repairs}
-        {open && (
-          <div>
-            <NextCard
-              job={job}
-              test={stepTest}
-              mayWork={mayMeasure}
-              padOpen={padTest !== undefined && pad !== null}
-              attention={attention}
-              onDo={doNext}
-            />
-            {pad && padTest && mayMeasure && (
-              <ReadingPad
-                key={`${padTest.key}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}
+        <BenchTabs tab={tab} onTab={setTab} open={open} readings={job.readings.length} />
+        <Panel of="next" tab={tab}>
+          {!open && repairs}
+          {open && (
+            <div>
+              <NextCard
                 job={job}
-                test={padTest}
-                target={pad}
-                onSaved={saved}
-                onClose={saved}
+                test={stepTest}
+                mayWork={mayMeasure}
+                padOpen={padTest !== undefined && pad !== null}
+                attention={attention}
+                onDo={doNext}
               />
-            )}
-          </div>
-        )}
-        <ErrorNote error={error ?? correcting.error} />
-        {job.symptom.along_paths && path}
+              {pad && padTest && mayMeasure && (
+                <ReadingPad
+                  key={`${padTest.key}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}
+                  job={job}
+                  test={padTest}
+                  target={pad}
+                  onSaved={saved}
+                  onClose={saved}
+                />
+              )}
+            </div>
+          )}
+          <ErrorNote error={error ?? correcting.error} />
+        </Panel>
+        {job.symptom.along_paths && circuit}
         {mayMeasure && !pad && (
-          <div>
+          <Panel of="next" tab={tab}>
             <TestPicker job={job} onPick={setPad} />
             <MeasureElse job={job} points={points} onPoints={setPoints} onPick={setPad} />
-          </div>
+          </Panel>
         )}
-        {loop && <LoopDrawing loop={loop} />}
-        {!job.symptom.along_paths && path}
-        <Ladders job={job} mayOverride={may('override_ladder') && open} />
+        <Panel of="circuit" tab={tab}>
+          {loop && <LoopDrawing loop={loop} />}
+          {!job.symptom.along_paths && path}
+          <Ladders job={job} mayOverride={may('override_ladder') && open} />
+        </Panel>
       </div>
-      <div className="flex min-w-0 flex-col gap-8">
-        <Evidence job={job} onCorrect={mayMeasure ? correct : undefined} />
-        {open && repairs}
-        <Disturbed job={job} mayWork={mayWork && open} />
-        {mayWork && <EndJob job={job} />}
+      <div className="contents desk:flex desk:min-w-0 desk:flex-col desk:gap-8">
+        <Panel of="known" tab={tab}>
+          <Evidence job={job} onCorrect={mayMeasure ? correct : undefined} />
+        </Panel>
+        <Panel of="end" tab={tab}>
+          {open && repairs}
+          <Disturbed job={job} mayWork={mayWork && open} />
+          {mayWork && <EndJob job={job} />}
+        </Panel>
       </div>
       <Sheet
         title="Record a repair"

@@ -82,13 +82,13 @@ export function NextCard({
       data-unit={step.unit ?? ''}
       data-probe={step.probe ? probeWords(step.probe) : ''}
     >
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <h2 id="next" className="text-reading leading-tight">
-          {step.title}
-        </h2>
-        {step.minutes > 0 && <span className="font-label font-bold">{step.minutes} min</span>}
-      </div>
-      <p className="pt-1">{glued(sentence(step.why))}</p>
+      <h2 id="next" className="text-reading leading-tight">
+        {step.title}
+      </h2>
+      <p className="pt-1">
+        {step.minutes > 0 && <span className="pr-2 font-label font-bold">{step.minutes} min</span>}
+        {glued(sentence(step.why))}
+      </p>
       {step.probe && <Points probe={step.probe} />}
       {step.cautions.map((caution) => (
         <p key={caution.id} className="pt-2 font-semibold">

@@ -1,5 +1,12 @@
 import type { Reading } from '../../shared/api/types'
 import { glued } from '../../shared/quantities/glued'
+import type { Suspects } from './path'
+
+/** What this reading would be with the fault of each of the likeliest parts. */
+const predictedFor = (reading: Reading, suspects: Suspects | null) =>
+  (suspects?.parts ?? []).flatMap((part) =>
+    part.predicted.filter((one) => one.reading_id === reading.id).map((one) => `${one.spoken} with ${part.short}`),
+  )
 
 const list = (title: string, lines: string[]) =>
   lines.length === 0 ? null : (
@@ -14,7 +21,7 @@ const list = (title: string, lines: string[]) =>
   )
 
 /** Why a verdict is what it is: the sum, the limit and its source, what it rules in and out, and how it could mislead. */
-export function Why({ reading }: { reading: Reading }) {
+export function Why({ reading, suspects }: { reading: Reading; suspects: Suspects | null }) {
   const judged = reading.judged
   if (!judged) return null
   return (
@@ -31,6 +38,7 @@ export function Why({ reading }: { reading: Reading }) {
       {list('Not yet', judged.reasons)}
       {list('Instead', judged.instead ? [judged.instead] : [])}
       {list('Beware', judged.traps)}
+      {list('Would show', predictedFor(reading, suspects))}
       {list('As entered', [`${reading.entered}, ${reading.person ?? ''}`])}
       {list(
         'When taken',

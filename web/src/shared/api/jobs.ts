@@ -8,6 +8,7 @@ type Schemas = components['schemas']
 export type JobState = 'open' | 'parked' | 'closed' | 'cancelled'
 
 const OTHERS_MILLISECONDS = 15_000
+const PROGRESS_MILLISECONDS = 2_000
 
 /** A page at a time, newest first. */
 export const jobs = (state: JobState) =>
@@ -25,7 +26,8 @@ export const bench = (id: string) =>
   queryOptions({
     queryKey: ['jobs', 'bench', id],
     queryFn: () => reply(client.GET('/api/jobs/{id}', { params: { path: { id } } })),
-    refetchInterval: OTHERS_MILLISECONDS,
+    refetchInterval: (asked) =>
+      typeof asked.state.data?.suspects?.progress === 'number' ? PROGRESS_MILLISECONDS : OTHERS_MILLISECONDS,
   })
 
 /** Every point of the unit's circuit as the job sees it; the sheets it holds do not change. */

@@ -6,7 +6,7 @@ module Wattomneum
     module Paths
       # What the readings between two points of one job say together: each judged on the unit's circuit, in the light of the others.
       class Case
-        attr_reader :machine, :readings, :repairs, :symptom, :disturbed_count, :circumstances, :table
+        attr_reader :machine, :readings, :repairs, :symptom, :disturbed_count, :circumstances
 
         # @param machine [Circuits::Machine] the unit's sound circuit
         # @param readings [Array<Readings::PointReading>] all that stand
@@ -33,6 +33,9 @@ module Wattomneum
 
           dup.tap { |other| other.symptom = Jobs::Symptom.new(**symptom.to_h, situation: situation) }
         end
+
+        # @return [Suspicion, nil] how likely each part is at fault, where the table of what each fault would show is worked out
+        def suspicion = @table && (@suspicion ||= Suspicion.new(self, @table))
 
         # @return [Hash{String => Evidence::Judgement}] by reading id
         def judgements
@@ -125,7 +128,10 @@ module Wattomneum
 
         protected
 
-        attr_writer :symptom
+        def symptom=(other)
+          @symptom = other
+          @suspicion = nil
+        end
 
         private
 

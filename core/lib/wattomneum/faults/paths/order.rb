@@ -210,7 +210,7 @@ module Wattomneum
           posts || by_belief(consumers) || Descent.new(@case, self).call(consumers)
         end
 
-        def by_belief(consumers) = @case.table&.tells?(consumers) ? ByBelief.new(@case, self, @case.table).call : nil
+        def by_belief(consumers) = @case.suspicion&.table&.tells?(consumers) ? ByBelief.new(@case, self, @case.suspicion).call : nil
 
         def comes_and_goes
           return still_owed if @case.repairs.any?

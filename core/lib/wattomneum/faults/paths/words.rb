@@ -19,6 +19,24 @@ module Wattomneum
           ["#{way}, #{short(probe.from, machine)} to #{short(probe.to, machine)}, #{state}", *Circuits::Apart.words(probe.opened)].join(', ')
         end
 
+        MOST_NAMED = 2
+        private_constant :MOST_NAMED
+
+        # @param units [Array<Circuits::RepairUnit>]
+        # @return [String] "F2, wire 5 or 3 more"
+        def self.any_of(units)
+          more = units.size - MOST_NAMED
+          *others, last = [*units.first(MOST_NAMED).map { |unit| part(unit) }, *("#{more} more" if more.positive?)]
+          [*(others.join(', ') if others.any?), last].join(' or ')
+        end
+
+        # @param unit [Circuits::RepairUnit]
+        # @return [String] "ring of wire 5 on G2" says where it is; of a component its name does: "pre-fuse cab (F2)"
+        def self.part(unit)
+          key, name = unit.label.split(', ', 2)
+          name.nil? || key.include?(' ') ? Wording.inside(key) : "#{Wording.inside(name)} (#{key})"
+        end
+
         # @param node [String]
         # @param machine [Circuits::Machine]
         # @return [String] by what it is, or as it is drawn

@@ -22,7 +22,9 @@ module Wattomneum
         # is not (ours).
         SEEN = %w[dead weak works].freeze
         SAID_SO = [0.9, 0.1, 0.002].freeze
-        private_constant :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN, :SAID_SO
+        # No one reading is counted as further off than so, squared.
+        MOST_SURPRISE = 25.0
+        private_constant :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN, :SAID_SO
 
         # @param predictions [Predictions]
         # @param lighter [Hash{String => Float}] of some parts, by key: what share of its weight each keeps
@@ -43,6 +45,7 @@ module Wattomneum
           read = @predictions.between(from, to)
           shown = Predictions.scaled(volt)
           meter = meter_off(volt)
+          forget
           @logs.each_index do |index|
             at_its_posts = posts_volt ? Predictions.scaled(volt * share_of_posts(index, posts_volt)) : shown
             weigh(index, at_its_posts - expected(read, index), read.bands[index], Math.hypot(read.offs[index], meter))
@@ -72,6 +75,7 @@ module Wattomneum
         # @param observation [String] works, weak or dead
         # @return [self]
         def seen(consumer, observation)
+          forget
           @predictions.shares(consumer).each_with_index do |share, index|
             @logs[index] += Math.log(SAID_SO.fetch((SEEN.index(said_of(share)) - SEEN.index(observation)).abs))
           end
@@ -80,17 +84,33 @@ module Wattomneum
 
         # @return [Array<Float>] of each hypothesis, together 1
         def probabilities
-          most = @logs.max
-          weights = @logs.map { |log| Math.exp(log - most) }
-          total = weights.sum
-          weights.map { |weight| weight / total }
+          @probabilities ||= begin
+            most = @logs.max
+            weights = @logs.map { |log| Math.exp(log - most) }
+            total = weights.sum
+            weights.map { |weight| weight / total }
+          end
+        end
+
+        # @param from [String] node
+        # @param to [String] node
+        # @param volt [Float] as shown
+        # @param posts_volt [Float, nil] the posts at that moment
+        # @return [Float] how far it is off what the likeliest hypothesis shows, squared, in its own spreads, capped
+        def surprise(from, to, volt, posts_volt: nil)
+          best = probabilities.each_with_index.max.last
+          read = @predictions.of([best], from, to)
+          off = Predictions.scaled(posts_volt ? volt * share_of_posts(best, posts_volt) : volt) - expected(read, best)
+          [(off / Math.hypot(spread(read, best), meter_off(volt)))**2, MOST_SURPRISE].min
         end
 
         # @return [Hash{Circuits::RepairUnit => Float}] of each part, the likeliest first; nil for nothing wrong
         def by_unit
-          sums = Hash.new(0.0)
-          probabilities.each_with_index { |share, index| sums[@predictions.hypotheses[index].unit] += share }
-          sums.sort_by { |_, share| -share }.to_h
+          @by_unit ||= begin
+            sums = Hash.new(0.0)
+            probabilities.each_with_index { |share, index| sums[@predictions.hypotheses[index].unit] += share }
+            sums.sort_by { |_, share| -share }.to_h
+          end
         end
 
         # @param volt [Float]
@@ -101,6 +121,9 @@ module Wattomneum
         end
 
         private
+
+        # What was made of it before the next reading.
+        def forget = @probabilities = @by_unit = nil
 
         # What is taken for a mistake teaches nothing of the severity.
         def weigh(index, off, band, noise)

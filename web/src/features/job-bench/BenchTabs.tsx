@@ -18,10 +18,10 @@ export function BenchTabs({
     ['next', open ? 'Next' : 'Done'],
     ['circuit', 'Circuit'],
     ['known', `Known ${readings}`],
-    ['end', open ? 'Mend, end' : 'End'],
+    ...(open ? [['end', 'Mend, end'] satisfies [Tab, string]] : []),
   ]
   return (
-    <div role="group" aria-label="Parts of this job" className="grid grid-cols-4 desk:hidden">
+    <div role="group" aria-label="Parts of this job" className="grid auto-cols-fr grid-flow-col desk:hidden">
       {tabs.map(([key, label]) => (
         <button
           key={key}

@@ -41,9 +41,11 @@ const LOOP: Record<string, string> = { starting: 'start', charging: 'charge' }
 
 function Bench({ job }: { job: JobBench }) {
   const may = useMay()
-  const [tab, setTab] = useState<Tab>('next')
-  const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job, setTab)
+  const [pressed, setTab] = useState<Tab>('next')
+  const { pad, setPad, repairing, setRepairing, attention, saved, doNext, error } = useBenchActions(job)
   const open = job.state === 'open'
+  // How a job ended stands with what was done.
+  const tab = open || pressed !== 'end' ? pressed : 'next'
   const mayMeasure = may('take_reading') && open
   const mayWork = may('work_on_job')
   const loop = LOOP[job.symptom.work] && job.loops.find((one) => one.key === LOOP[job.symptom.work])
@@ -90,6 +92,10 @@ function Bench({ job }: { job: JobBench }) {
     </Panel>
   )
 
+  // What is still off stands beside the step that asks for it.
+  const puttingBack = open && job.next_step.kind === 'put_back'
+  const disturbed = <Disturbed job={job} mayWork={mayWork && open} />
+
   // What was done and how it was proved comes first once the job has ended.
   const repairs = (
     <Repairs
@@ -134,6 +140,7 @@ function Bench({ job }: { job: JobBench }) {
             </div>
           )}
           <ErrorNote error={error ?? correcting.error} />
+          {puttingBack && disturbed}
         </Panel>
         {job.symptom.along_paths && circuit}
         {mayMeasure && !pad && (
@@ -152,9 +159,9 @@ function Bench({ job }: { job: JobBench }) {
         <Panel of="known" tab={tab}>
           <Evidence job={job} onCorrect={mayMeasure ? correct : undefined} />
         </Panel>
-        <Panel of="end" tab={tab}>
+        <Panel of={open ? 'end' : 'next'} tab={tab}>
           {open && repairs}
-          <Disturbed job={job} mayWork={mayWork && open} />
+          {!puttingBack && disturbed}
           {mayWork && <EndJob job={job} />}
         </Panel>
       </div>

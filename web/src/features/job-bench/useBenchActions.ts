@@ -1,13 +1,11 @@
 import { useCallback, useState } from 'react'
-import { flushSync } from 'react-dom'
 import type { JobBench } from '../../shared/api/types'
 import { condemn, endJob } from '../../shared/api/jobs'
-import type { Tab } from './BenchTabs'
 import { useBenchWrite } from './useBenchWrite'
 import type { PadTarget } from './pad'
 
 /** What the next-step button does, by the kind of step. */
-export function useBenchActions(job: JobBench, onTab: (tab: Tab) => void) {
+export function useBenchActions(job: JobBench) {
   const [pad, setPad] = useState<PadTarget | null>(null)
   const [repairing, setRepairing] = useState(false)
   const [attention, setAttention] = useState(0)
@@ -53,10 +51,6 @@ export function useBenchActions(job: JobBench, onTab: (tab: Tab) => void) {
         setRepairing(true)
         break
       case 'put_back':
-        // Shown first: what is hidden takes no focus.
-        flushSync(() => {
-          onTab('end')
-        })
         document.querySelector<HTMLElement>('#disturbed-section button')?.focus()
         break
       case 'close':

@@ -22,12 +22,14 @@ export const jobs = (state: JobState) =>
     getNextPageParam: (last) => last.next,
   })
 
+/** Something is worked out for it right now; what was only asked for waits as everything else does. */
+const isMoving = (job: JobBench | undefined) => (job?.suspects?.progress ?? 0) > 0
+
 export const bench = (id: string) =>
   queryOptions({
     queryKey: ['jobs', 'bench', id],
     queryFn: () => reply(client.GET('/api/jobs/{id}', { params: { path: { id } } })),
-    refetchInterval: (asked) =>
-      typeof asked.state.data?.suspects?.progress === 'number' ? PROGRESS_MILLISECONDS : OTHERS_MILLISECONDS,
+    refetchInterval: (asked) => (isMoving(asked.state.data) ? PROGRESS_MILLISECONDS : OTHERS_MILLISECONDS),
   })
 
 /** Every point of the unit's circuit as the job sees it; the sheets it holds do not change. */

@@ -41,7 +41,15 @@ module Wattomneum
 
         def solve(hypothesis)
           Circuits::Solving::SettledStates.new(@circuit, switching: switching, opened: hypothesis.opened, extra: hypothesis.extra,
-                                                         ohms: @ohms.merge(hypothesis.ohms)).fetch(@state).solution
+                                                         ohms: ohms_with(hypothesis)).fetch(@state).solution
+        end
+
+        # What is added in series is added to this unit's own.
+        def ohms_with(hypothesis)
+          return @ohms.merge(hypothesis.ohms) unless hypothesis.kind == 'series'
+
+          own = @ohms.fetch(hypothesis.branch) { @circuit.network.branches[hypothesis.branch].ohm }
+          @ohms.merge(hypothesis.branch => own + added_ohm(hypothesis))
         end
 
         def shown(solution, instead = {})

@@ -15,6 +15,16 @@ RSpec.describe Wattomneum::Circuits::Questions::SeriesRuns do
     expect(run_of('wire 11')).not_to eq(run_of('wire 13'))
   end
 
+  # Read off the drawing: F2 to K11, wire 5, its fuse F15, wire 9.
+  it 'lays a run out in the order in which one goes along it' do
+    steps = described_class.new(circuit).in_order(circuit.item('F15').branches.first)
+    labels = steps.map { |step| circuit.describe(step.index) }
+    inner = labels.index { |label| label.include?('F15') || label.include?('fuse') }
+    around = [labels[inner - 1], labels[inner + 1]]
+    expect(around).to contain_exactly(start_with('wire 5 '), start_with('wire 9 '))
+    steps.each_cons(2) { |one, following| expect(following.from).to eq(one.to) }
+  end
+
   # That is what makes it safe: every member has the same effect when it opens.
   it 'groups only what has the same effect when solved one by one' do
     machine = settled(circuit.sheet)

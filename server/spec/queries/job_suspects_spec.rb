@@ -12,6 +12,7 @@ RSpec.describe Server::Queries::JobSuspects do
 
   def open_about(**symptom) = open_job(unit, symptom: { work: 'auxiliary_load', part: 'M2', seen: 'dead', **symptom })
   def record(bench) = Server::Queries::JobRecord.new(Server::Models::Job.with_pk!(bench['id']))
+
   # By jobs of this unit: other specs leave theirs.
   def ordered
     jobs = Server::Models::Job.where(unit_id: unit.id).select_map(:id)

@@ -10,14 +10,17 @@ module Server
       many_to_one :to_place, class: 'Server::Models::Place'
 
       dataset_module do
-        # Neither superseded nor withdrawn.
+        # Neither superseded nor withdrawn, nor taken with a repair undone for its proof.
         #
         # SQL: not exists (select 1 from reading better where better.supersedes_id = reading.id)
         #      and not exists (select 1 from withdrawal where reading_id = reading.id)
+        #      and coalesce(conditions ->> 'repair_undone', 'no') <> 'yes'
         def standing
           mine = Sequel[first_source_alias][:id]
           better = model.from(Sequel[:reading].as(:better)).where(Sequel[:better][:supersedes_id] => mine).select(1)
+          undone = Sequel.pg_jsonb_op(Sequel[first_source_alias][:conditions]).get_text('repair_undone')
           exclude(better.exists).exclude(Withdrawal.where(Sequel[:withdrawal][:reading_id] => mine).select(1).exists)
+                                .exclude(Sequel.function(:coalesce, undone, 'no') => 'yes')
         end
       end
 

@@ -82,6 +82,12 @@ module Server
                                       .eager(:battery).all.to_h { |fitting| [fitting.position, fitting.battery] }
       end
 
+      # @return [Array<Wattomneum::Jobs::Change>] what was taken off and put back by itself, not with a repair
+      def changes
+        disturbances.select { |one| one.put_back_at && one.repair_id.nil? }
+                    .map { |one| Wattomneum::Jobs::Change.new(what: "#{one.what}, off and back on", at: one.put_back_at) }
+      end
+
       # @return [Wattomneum::Faults::Assessment]
       def assessment = @assessment ||= assess(circuit.machine)
 

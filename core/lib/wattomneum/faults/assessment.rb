@@ -7,6 +7,9 @@ module Wattomneum
     class Assessment
       attr_reader :system, :readings, :points, :repairs, :symptom, :machine, :disturbed_count, :limits, :schools
 
+      # @return [Array<Readings::Reading, Readings::PointReading>] taken with a repair undone for the purpose: they say nothing of the unit as it is
+      attr_reader :undone
+
       # @param system [Units::ElectricalSystem]
       # @param readings [Array<Readings::Reading>] of tests of the catalogue, all that stand
       # @param points [Array<Readings::PointReading>] between two points of the circuit, all that stand
@@ -19,6 +22,9 @@ module Wattomneum
       # @param table [Suspects::Table, nil] what each fault of this complaint would show, where that is worked out
       def initialize(system:, readings:, points: [], machine: nil, repairs: [], symptom: Jobs::Symptom.of('starting'), disturbed_count: 0,
                      limits: Limits::Table.shipped, schools: Schools::Choices.shipped, table: nil)
+        readings, undone_tests = Experiments.apart(readings)
+        points, undone_points = Experiments.apart(points)
+        @undone = undone_tests + undone_points
         @table = table
         @system = system
         @own_circuit = !machine.nil?
@@ -43,12 +49,13 @@ module Wattomneum
         return if machine.nil?
 
         @paths ||= Paths::Case.new(machine: machine, readings: @drops.points, tests: circumstances, symptom: symptom, repairs: repairs,
-                                   disturbed_count: disturbed_count, table: @table)
+                                   disturbed_count: disturbed_count, table: @table, undone: undone.grep(Readings::PointReading))
       end
 
       # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points
       def judgements
-        @judgements ||= point_judgements.merge(@drops.own.to_h { |reading| [reading.id, judge(reading)] })
+        @judgements ||= point_judgements.merge(@drops.own.to_h { |reading| [reading.id, judge(reading)] },
+                                               undone.to_h { |reading| [reading.id, judge_undone(reading)] })
       end
 
       # @return [Integer] how many repairs have been made: readings from now on belong to this round
@@ -114,6 +121,17 @@ module Wattomneum
       private
 
       def judge(reading) = Evidence::Judging.call(reading, circumstances) { point_judgements.fetch(reading.id) }
+
+      # As it would be judged of the unit as it is.
+      def judge_undone(reading)
+        return Evidence::Points::Judging.call(reading, paths.circumstances) if reading.is_a?(Readings::PointReading)
+
+        Evidence::Judging.call(reading, circumstances) { point_judgement_of(reading) }
+      end
+
+      def point_judgement_of(reading)
+        Evidence::Points::Judging.call(Drops.new(machine&.sheet, [reading], []).points.first, paths.circumstances)
+      end
 
       def point_judgements
         return paths.judgements if paths

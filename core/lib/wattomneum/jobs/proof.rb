@@ -23,9 +23,14 @@ module Wattomneum
         @assessment.reading_by_id(repair.failing_reading_id)
       end
 
-      # @return [Readings::Reading, nil] the last one at the same points after the repair
+      # @return [Readings::Reading, nil] the last one at the same points after the repair, and after it was undone for its proof
       def after
-        @after ||= before && @assessment.readings.reverse_each.find { |reading| reading.round >= @round && same_points?(reading) }
+        @after ||= before && @assessment.readings.reverse_each.find { |reading| since(reading) && same_points?(reading) }
+      end
+
+      # @return [Array<Readings::Reading, Readings::PointReading>] those at the same points with this repair undone
+      def undone
+        @undone ||= before ? @assessment.undone.select { |one| one.instance_of?(before.class) && one.round >= @round && same_points?(one) } : []
       end
 
       # @return [String] proved, failed, void (taken, but not usable), missing, or unnamed (no failing reading given)
@@ -43,6 +48,7 @@ module Wattomneum
 
       private
 
+      def since(reading) = reading.round >= @round && undone.none? { |one| one.taken_at >= reading.taken_at }
       def named = "\"#{before.test.label}\""
       def begun = named.sub(/\A./, &:upcase)
 

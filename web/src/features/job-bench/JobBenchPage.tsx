@@ -104,6 +104,14 @@ function Bench({ job }: { job: JobBench }) {
       onRecord={() => {
         setRepairing(true)
       }}
+      onUndo={
+        mayMeasure
+          ? (target) => {
+              setPad(target)
+              setTab('next')
+            }
+          : undefined
+      }
     />
   )
 

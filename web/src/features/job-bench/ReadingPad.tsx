@@ -93,6 +93,11 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
       }}
     >
       <How test={test} target={target} />
+      {target.undone && (
+        <p className="border-l-4 border-watch pl-4 font-semibold">
+          With the repair undone: the fault is back in. Read it, mend it again, and take the proving reading once more.
+        </p>
+      )}
       {unseen.length > 0 && (
         <div className="flex flex-col gap-2 border-l-4 border-act pl-4">
           {unseen.map((caution) => (

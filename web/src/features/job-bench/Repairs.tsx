@@ -3,6 +3,7 @@ import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { makePermanent } from '../../shared/api/jobs'
+import type { PadTarget } from './pad'
 import { useBenchWrite } from './useBenchWrite'
 
 const PROOF = { proved: 'sound', failed: 'act', void: 'unproven', missing: 'unproven', unnamed: 'unproven' } as const
@@ -15,6 +16,8 @@ const PROOF_WORDS = {
 }
 
 const NOTHING = {}
+
+type Undo = ((target: PadTarget) => void) | undefined
 
 function Side({ title, reading }: { title: string; reading: Reading | undefined }) {
   return (
@@ -32,7 +35,18 @@ function Side({ title, reading }: { title: string; reading: Reading | undefined 
   )
 }
 
-function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; mayWork: boolean }) {
+function OneRepair({
+  job,
+  repair,
+  mayWork,
+  onUndo,
+}: {
+  job: JobBench
+  repair: Repair
+  mayWork: boolean
+  onUndo: Undo
+}) {
+  const { undo } = repair.proof
   const permanent = useBenchWrite(job.id, { name: `permanent:${repair.id}`, empty: NOTHING })
   const byId = (id: string | null) => job.readings.find((reading) => reading.id === id)
   const before = byId(repair.proof.before_id)
@@ -54,6 +68,22 @@ function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; ma
       <p className="flex items-center gap-2">
         <VerdictMark verdict={PROOF[repair.proof.state]} word={false} /> {PROOF_WORDS[repair.proof.state]}
       </p>
+      {repair.proof.cause_words && <p>{repair.proof.cause_words}.</p>}
+      {undo && onUndo && (
+        <Button
+          look="quiet"
+          onClick={() => {
+            onUndo({
+              testKey: undo.test_key,
+              position: undo.position,
+              undone: true,
+              ...(undo.probe && { probe: undo.probe }),
+            })
+          }}
+        >
+          Surer still: undo it and read
+        </Button>
+      )}
       {repair.temporary && !repair.made_permanent_at && (
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className="font-semibold">
@@ -75,7 +105,17 @@ function OneRepair({ job, repair, mayWork }: { job: JobBench; repair: Repair; ma
 }
 
 /** What was done, before and after side by side. */
-export function Repairs({ job, mayWork, onRecord }: { job: JobBench; mayWork: boolean; onRecord: () => void }) {
+export function Repairs({
+  job,
+  mayWork,
+  onRecord,
+  onUndo,
+}: {
+  job: JobBench
+  mayWork: boolean
+  onRecord: () => void
+  onUndo: Undo
+}) {
   return (
     <section aria-labelledby="repairs">
       <div className="rule-below flex items-center justify-between pb-1">
@@ -93,7 +133,7 @@ export function Repairs({ job, mayWork, onRecord }: { job: JobBench; mayWork: bo
       )}
       <ul>
         {job.repairs.map((repair) => (
-          <OneRepair key={repair.id} job={job} repair={repair} mayWork={mayWork} />
+          <OneRepair key={repair.id} job={job} repair={repair} mayWork={mayWork} onUndo={onUndo} />
         ))}
       </ul>
     </section>

@@ -7,6 +7,8 @@ export interface PadTarget {
   position: string | null
   correcting?: Reading
   acknowledged?: boolean
+  /** with a repair undone for its proof */
+  undone?: boolean
 }
 
 /** What is on the pad: raw text as typed, conditions as said. */

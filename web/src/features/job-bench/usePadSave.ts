@@ -21,7 +21,7 @@ export function usePadSave(
   const { correcting, position } = target
   const [empty] = useState(EMPTY_DRAFT)
   const pad = useBenchWrite<PadDraft>(job.id, {
-    name: `reading:${test.key}:${position ?? ''}:${correcting?.id ?? ''}`,
+    name: `reading:${test.key}:${position ?? ''}:${correcting?.id ?? ''}${target.undone ? ':undone' : ''}`,
     empty,
     onSaved,
     onWaiting,
@@ -29,7 +29,8 @@ export function usePadSave(
   const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
   const save = (draft: PadDraft) =>
     pad.write((id) => {
-      const entry = entryFrom(draft, test, id)
+      const said = target.undone ? { ...draft.said, repair_undone: 'yes' } : draft.said
+      const entry = entryFrom({ ...draft, said }, test, id)
       if (target.probe && !correcting)
         return takeReading(job, atPoints(target.probe, { ...entry, acknowledged }), test.short)
 

@@ -6,7 +6,7 @@ module Wattomneum
     module Paths
       # What the readings between two points of one job say together: each judged on the unit's circuit, in the light of the others.
       class Case
-        attr_reader :machine, :readings, :repairs, :symptom, :disturbed_count, :circumstances
+        attr_reader :machine, :readings, :repairs, :symptom, :disturbed_count, :circumstances, :undone
 
         # @param machine [Circuits::Machine] the unit's sound circuit
         # @param readings [Array<Readings::PointReading>] all that stand
@@ -15,8 +15,10 @@ module Wattomneum
         # @param repairs [Array<Jobs::Repair>] in the order they were made
         # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
         # @param table [Suspects::Table, nil] what each fault would show, where that is worked out
-        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil)
+        # @param undone [Array<Readings::PointReading>] taken with a repair undone for its proof
+        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil, undone: [])
           @table = table
+          @undone = undone
           @machine = machine
           @lost, known = readings.sort_by(&:taken_at).partition { |reading| lost?(reading.probe) }
           @readings = known

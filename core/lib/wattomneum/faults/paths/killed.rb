@@ -7,9 +7,20 @@ module Wattomneum
       # source is too weak for drops to tell; what is taken off, one branch at a time, tells it.
       class Killed < StaysOn
         TITLES = { 'stuck' => 'Closed when it should be open', 'grounded' => 'Touches the metal', 'cut' => 'Open' }.freeze
-        private_constant :TITLES
 
         private
+
+        # Nothing is mended because nothing else is left: taken off, it has to come back.
+        def found
+          test = evidence.confirming(units.first)
+          return super if test.nil? || @case.reading(test.probe)
+
+          @order.measure(test.probe, why: "#{units.first.label} is left: with it off, does it come back?")
+        end
+
+        def between_several
+          (units.empty? && SeveralGrounded.new(@case, @order, evidence).call) || super
+        end
 
         def first_why = 'Has it volts while the engine turns? Then nothing kills it'
         def titles = TITLES

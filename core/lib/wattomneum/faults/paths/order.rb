@@ -175,6 +175,7 @@ module Wattomneum
 
         def finish
           return unless @case.proofs.compact.all? { |proof| proof.state == 'proved' }
+          return if still_fails?
 
           probe = CloseGate.new(@case).owed.find { |one| @case.times(one) < 2 }
           return owed(probe) if probe
@@ -184,10 +185,19 @@ module Wattomneum
           Step.new(kind: 'close', minutes: 1, title: 'Close the job', why: 'The failing reading is sound and nothing is left off', risks: [])
         end
 
+        # Seen twice: there is a second fault, and the search goes on.
+        def still_fails? = @case.judgement(@case.seen_probe)&.act? && @case.times(@case.seen_probe) > 1
+
         def owed(probe)
-          return measure(probe, why: 'The part is proved; now see that the complaint is gone') if probe.by == 'seen'
+          return measure(probe, why: seen_why(probe)) if probe.by == 'seen'
 
           companion(probe) || measure(probe, why: 'The whole side failed: it is owed as a whole')
+        end
+
+        def seen_why(probe)
+          return 'Whatever should stop the engine is proved to stop it, one by one, before it goes out' if CloseGate.new(@case).interlock?(probe)
+
+          'The part is proved; now see that the complaint is gone'
         end
 
         def put_back

@@ -63,6 +63,37 @@ module Wattomneum
           best
         end
 
+        # @return [Array<Circuits::Questions::Strays::Cause>] each of which would do it alone
+        def causes = @strays.causes
+
+        # @return [Array<String>] ids of what can be pulled or taken off on the way
+        def pulled = @strays.plugs.map(&:id) - [@case.part.id]
+
+        # @return [Array<String>] ids of wires that come off their stud with one branch each: without one, what the other branches do goes on
+        def branches = pulled.select { |id| Circuits::Apart.wire?(id) && parts_one?(id) }
+
+        # @param opened [Array<String>] ids
+        # @return [Test] across what runs, with these off
+        def with_off(opened) = Test.new(probe: Readings::Probe.new(**across.probe.to_h, opened: opened), consumer: consumer, minutes: READ_MINUTES)
+
+        # @param unit [Circuits::RepairUnit]
+        # @return [Test, nil] with it taken off, what is left of its causes would be gone, and as few others as can be
+        def confirming(unit)
+          own = left.select { |cause| cause.unit == unit && cause.kind != 'cut' }
+          return if own.empty?
+
+          telling = unplugged.select { |test| own.all? { |cause| shows?(cause, test) } }
+          telling.min_by { |test| [causes.count { |cause| shows?(cause, test) }, @case.reading(test.probe) ? 0 : 1, test.minutes] }
+        end
+
+        # @param cause [Circuits::Questions::Strays::Cause]
+        # @param test [Test]
+        # @return [Boolean] whether it has its volts there with this cause
+        def shows?(cause, test)
+          probe = test.probe
+          over?(@strays.volt(probe.from, probe.to, cause: cause, opened: probe.opened), test)
+        end
+
         # A yes or no tells no more: what takes longer than could pay is not worked out.
         MOST_BITS = 1.0
         private_constant :MOST_BITS
@@ -73,9 +104,10 @@ module Wattomneum
         def over?(volt, test) = volt.abs > share * @machine.consumers.volt_at_work(test.consumer)
         def share = @case.circumstances.limits.fetch('path.stray_volts_least').value / 100.0
 
-        def shows?(cause, test)
-          probe = test.probe
-          over?(@strays.volt(probe.from, probe.to, cause: cause, opened: probe.opened), test)
+        def parts_one?(id)
+          touching = causes.reject { |cause| cause.kind == 'cut' }
+          back = touching.count { |cause| shows?(cause, with_off([id])) }
+          back.positive? && back <= touching.size / 2
         end
 
         def tests = @tests ||= [across, *coils, *unplugged]

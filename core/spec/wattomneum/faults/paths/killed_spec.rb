@@ -9,8 +9,8 @@ RSpec.describe Wattomneum::Faults::Paths::Killed do
     Wattomneum::Units::ElectricalSystem.new(system_volt: 12, arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil)
   end
 
-  def run(fault, seed: 2)
-    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [*([fault] if fault)], seed: seed)
+  def run(*faults, seed: 2)
+    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: faults.compact, seed: seed)
     symptom = Wattomneum::Jobs::Symptom.new(work: 'auxiliary_load', part: 'L9', situation: 'idle', seen: 'dead')
     BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom, system: hand_started).work
   end
@@ -32,6 +32,28 @@ RSpec.describe Wattomneum::Faults::Paths::Killed do
       done.last.kind == 'close' || units.any? { |unit| done.last.title.include?(unit.label) }
     end
     expect([found.size > 12, found.all?]).to eq([true, true])
+  end
+
+  # Either one off brings nothing back: what is left over is not what is at fault.
+  it 'finds two branches grounded at once, mends nothing that is sound, and closes only when everything stops the engine' do
+    kinds = { 'wire 6' => 'S2', 'wire 8' => 'S8', 'wire 10' => 'S9', 'wire 12' => 'S10', 'wire 14' => 'S11' }
+    kinds.to_a.combination(2).each_with_index do |pair, seed|
+      faults = pair.map.with_index { |(wire, switch), at| (seed + at).even? ? Wattomneum::Practice::Fault.short(wire, 0.4) : Wattomneum::Practice::Fault.stuck(switch) }
+      guilty = faults.map { |fault| machine.repair_units.along(machine.circuit.item(fault.item).branches).map(&:key) }
+      done = run(*faults, seed: seed)
+      expect(done.repairs.map(&:unit) - guilty.flatten).to be_empty, "#{faults.map(&:item)}: #{done.trail.join("\n")}"
+      expect([faults.map(&:item), done.last.kind, done.truth.faults]).to eq([faults.map(&:item), 'close', []])
+    end
+  end
+
+  it 'proves every interlock one by one before it goes out, and holds the job while one does not stop the engine' do
+    fault = Wattomneum::Practice::Fault.short('wire 12', 0.4)
+    seen = run(fault).steps.select { |step| step.probe&.by == 'seen' }.map { |step| step.probe.situation }
+    expect(seen.last(4)).to eq(%w[key_off door_open emergency_stop oil_low])
+    # The emergency stop was never wired to the stud.
+    held = run(fault, Wattomneum::Practice::Fault.open('wire 13'))
+    expect(held.last.kind).to eq('watch')
+    expect(held.assessment.missing_to_close).to include('See that it stops the engine: turning, emergency stop pressed')
   end
 
   it 'takes one branch at a time off the stud, never puts a battery on the lead, and warns of it at every step' do

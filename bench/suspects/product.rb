@@ -13,7 +13,9 @@ class Product
   end
 
   def work
-    @technician.work { |known| @claims << known.paths.suspicion.belief.by_unit.first if known.paths.suspicion && known.repairs.empty? }
+    @technician.work(stop_at: MENDS) do |known|
+      @claims << known.paths.suspicion.belief.by_unit.first if known.paths.suspicion && known.repairs.empty?
+    end
     @probes = before.filter_map(&:probe)
     @minutes = @probes.each_with_index.sum { |probe, index| Wattomneum::Faults::Access.new(@complaint.sheet, @probes.first(index)).minutes(probe) }
     @found = @technician.steps.find { |step| MENDS.include?(step.kind) }&.unit

@@ -23,14 +23,15 @@ class BlindTechnician
     @repairs = []
   end
 
+  # @param stop_at [Array<String>] kinds of steps at which it stops too
   # @yieldparam known [CORE::Faults::Assessment] before each step
-  def work
+  def work(stop_at: [])
     MOST_STEPS.times do
       known = assessment
       yield known if block_given?
       step = known.next_step
       @steps << step
-      return self if %w[close watch].include?(step.kind)
+      return self if ['close', 'watch', *stop_at].include?(step.kind)
 
       take(step)
     end

@@ -18,7 +18,7 @@ module Wattomneum
         case side(lost, most, error)
         when :over then path_fault(lost)
         when :under then full_volts
-        else at_the_limit('starter.at_limit', error, said: { lost: Figure.volt(lost) })
+        else at_the_limit('starter.at_limit', error, said: { lost: Figure.volt(lost) }, clears: cleared)
         end
       end
 
@@ -41,13 +41,17 @@ module Wattomneum
       end
 
       def path_fault(lost)
-        finding('starter.path', 'act', said: { lost: Figure.volt(lost) }, weight: 'proof',
+        finding('starter.path', 'act', said: { lost: Figure.volt(lost) }, weight: 'proof', clears: cleared,
                                                                                      rules_in: ['Resistance in feed or ground'],
                                                                                      rules_out: ['Starter, until the path is mended'])
       end
 
+      # Whatever the path loses, a starter that turns its engine at its usual speed is not open inside.
+      def cleared = turns? ? ['starter'] : []
+      def turns? = companion('cranking_behaviour')&.observation == 'normal'
+
       def full_volts
-        return turning if companion('cranking_behaviour')&.observation == 'normal' || flow.adequate?
+        return turning if turns? || flow.adequate?
 
         limit('cranking.current_near_none')
         unless flow.none?

@@ -44,7 +44,7 @@ module Wattomneum
       end
 
       # @return [Step, nil]
-      def call = posts || inside.call || weak_bank || locate || signal_side || by_behaviour || inside_the_starter
+      def call = posts || inside.call || weak_bank || locate || signal_side || does_any_flow || by_behaviour || inside_the_starter
 
       private
 
@@ -160,6 +160,13 @@ module Wattomneum
       def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best"
 
       def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
+
+      # Where other loads pull the posts down too, their sag says nothing of what the starter takes.
+      def does_any_flow
+        return unless assessment.judgement('starter_terminal')&.code == 'starter.current_unknown' && steps.open?('cranking_current')
+
+        steps.measure('cranking_current', why: 'Full volts across the starter: does any current flow?')
+      end
 
       # What was never taken first, then what was taken once and could not be used.
       def by_behaviour

@@ -67,7 +67,7 @@ module Wattomneum
         return 'missing' if after.nil?
 
         judgement = @assessment.judgements.fetch(after.id)
-        return 'proved' if judgement.sound?
+        return 'proved' if judgement.sound? || judgement.clears.intersect?([repair.element, repair.unit].compact)
 
         judgement.act? ? 'failed' : 'void'
       end

@@ -45,6 +45,20 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
     end
   end
 
+  # Glow plugs that draw while it cranks pull the posts down: the sag then says nothing of the starter, the clamp does.
+  it 'condemn an open starter by the clamp where other loads draw too, and prove it by its turning' do
+    core = Wattomneum
+    sheets = %w[start_12v charge_12v grounds_bus glow cluster].map { |key| core::Circuits::Library.fetch(key) }
+    drawn = core::Circuits::Assembly.new(sheets).sheet
+    [3, 31, 32].each do |seed|
+      unit = core::Practice::Unit.new(system: parallel_pair, drawn: drawn, seed: seed, temperature_celsius: 8.0, faults: [core::Practice::Fault.open('M1')])
+      technician = core::Practice::Technician.new(unit)
+      last = technician.work
+      expect([last.kind, technician.repairs.map { |one| one.element || one.unit }, unit.faults]).to eq(['close', ['starter'], []])
+      expect(technician.readings.map { |one| one.is_a?(core::Readings::Reading) && one.test_key }).to include('cranking_current')
+    end
+  end
+
   it 'find the place of a click that is a ground or a lug within seven steps, every joint of the start loop' do
     steps = [parallel_pair, series_pair, single_battery].flat_map do |system|
       joints_of(usual_machine(system)).map do |item|

@@ -44,7 +44,7 @@ module Wattomneum
       end
 
       # @return [Step, nil]
-      def call = posts || inside.call || weak_bank || locate || signal_side || does_any_flow || by_behaviour || inside_the_starter
+      def call = posts || inside.call || weak_bank || locate || signal_side || flow_unknown || by_behaviour || inside_the_starter
 
       private
 
@@ -162,7 +162,7 @@ module Wattomneum
       def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
 
       # Where other loads pull the posts down too, their sag says nothing of what the starter takes.
-      def does_any_flow
+      def flow_unknown
         return unless assessment.judgement('starter_terminal')&.code == 'starter.current_unknown' && steps.open?('cranking_current')
 
         steps.measure('cranking_current', why: 'Full volts across the starter: does any current flow?')

@@ -9,6 +9,7 @@ Dir[File.join(__dir__, 'suspects', '*.rb')].each { |file| require file }
 
 CIRCUITS = [%w[fuel_pump M2 key_on], %w[heater U3 key_on], %w[engine_stop Y5 key_on], %w[glow E1 preglow], %w[cluster P1 key_on],
             %w[ecu_power A1 key_on], %w[start_12v K1 cranking], %w[start_24v K1 cranking]].freeze
+$stdout.sync = true
 FAULTS = ENV.fetch('N', 60).to_i
 SEED = ENV.fetch('SEED', 7).to_i
 

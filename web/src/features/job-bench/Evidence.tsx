@@ -55,6 +55,8 @@ function Row({
   const judged = reading.judged
   // What it did to the suspects says more than what it does not prove.
   const left = leftBy(reading.id, job.suspects)
+  // What was read before a repair is not taken again.
+  const asksStill = reading.round >= job.repairs.length
   const gone = reading.fate !== null
   return (
     <li className={`rule-below grid grid-cols-[1.5rem_1fr] gap-x-3 py-3 ${gone ? 'text-quiet' : ''}`}>
@@ -80,9 +82,9 @@ function Row({
               {judged.validity !== 'valid' && ` (${judged.validity})`}: {glued(judged.summary)}
             </p>
             {left ? (
-              <p className="font-semibold">{left}.</p>
+              <p className="font-semibold">{glued(left)}.</p>
             ) : (
-              judged.instead && <p className="font-semibold">{glued(judged.instead)}.</p>
+              judged.instead && asksStill && <p className="font-semibold">{glued(judged.instead)}.</p>
             )}
             <div className="flex items-center justify-between gap-4">
               <WeightTicks weight={judged.weight} />

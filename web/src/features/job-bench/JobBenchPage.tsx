@@ -92,6 +92,8 @@ function Bench({ job }: { job: JobBench }) {
     </Panel>
   )
 
+  // Once something was mended, its proof is what the work is about.
+  const mended = job.repairs.length > 0
   // What is still off stands beside the step that asks for it.
   const puttingBack = open && job.next_step.kind === 'put_back'
   const disturbed = <Disturbed job={job} mayWork={mayWork && open} />
@@ -164,11 +166,16 @@ function Bench({ job }: { job: JobBench }) {
         </Panel>
       </div>
       <div className="contents desk:flex desk:min-w-0 desk:flex-col desk:gap-8">
+        {open && mended && (
+          <Panel of="end" tab={tab}>
+            {repairs}
+          </Panel>
+        )}
         <Panel of="known" tab={tab}>
           <Evidence job={job} onCorrect={mayMeasure ? correct : undefined} />
         </Panel>
         <Panel of={open ? 'end' : 'next'} tab={tab}>
-          {open && repairs}
+          {open && !mended && repairs}
           {!puttingBack && disturbed}
           {mayWork && <EndJob job={job} />}
         </Panel>

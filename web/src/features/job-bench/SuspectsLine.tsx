@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
+import { glued } from '../../shared/quantities/glued'
 import { suspectsLine, type Suspects } from './path'
 
 function Progress({ share }: { share: number }) {
@@ -35,9 +36,9 @@ export function SuspectsLine({ job }: { job: JobBench }) {
   return (
     <div className="pt-2">
       <p className="font-semibold" data-suspects>
-        {line}
+        {glued(line ?? '')}
       </p>
-      {shown.before && <p className="text-quiet">Before: {shown.before}</p>}
+      {shown.before && <p className="text-quiet">Before: {glued(shown.before)}</p>}
       <Misfit job={job} suspects={suspects} />
     </div>
   )

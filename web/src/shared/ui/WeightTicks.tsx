@@ -3,7 +3,7 @@ const WORDS: Record<string, string> = {
   proof: 'proof: under its load, at the place',
   support: 'support: right place or right load, not both',
   hint: 'hint: unloaded, or by eye',
-  none: 'carries no weight yet',
+  none: 'proves nothing yet',
 }
 
 /** Evidence weight: three ticks at rest, words on hover and for readers. */
@@ -23,7 +23,7 @@ export function WeightTicks({ weight }: { weight: string }) {
         ))}
       </svg>
       <span className="sr-only">{WORDS[weight]}</span>
-      <span aria-hidden="true">{weight === 'none' ? 'no weight' : weight}</span>
+      <span aria-hidden="true">{weight === 'none' ? 'proves nothing' : weight}</span>
     </span>
   )
 }

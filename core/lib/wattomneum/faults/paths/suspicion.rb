@@ -72,8 +72,8 @@ module Wattomneum
         # @return [Array<Readings::PointReading>] those of volts
         def measured = read.select { |one| one.probe.by == 'volts' && one.value }
 
-        # @return [Boolean] whether anything was seen or read that it goes by
-        def speaks? = read.any? || silent?
+        # @return [Boolean] whether anything was seen or read that it goes by, and the complaint was not seen to be gone
+        def speaks? = silent? || (read.any? && !gone?)
 
         # @return [Readings::PointReading, nil] the one that fits least, where nothing on this circuit explains all of them together
         def misfit
@@ -89,6 +89,8 @@ module Wattomneum
 
         def untouched = Suspects::Belief.new(table.predictions, lighter: @case.repairs.filter_map(&:unit).to_h { |key| [key, MENDED_SHARE] })
         def posts_volt(reading) = @case.circumstances.posts_volt(reading)
+
+        def gone? = !@case.part.nil? && (@case.judgement(@case.seen_probe)&.sound? || false)
 
         # A start that was tried and stayed silent: its solenoid was seen to be dead.
         def silent(belief) = silent? ? belief.seen(table.scope.consumers.first, 'dead') : belief

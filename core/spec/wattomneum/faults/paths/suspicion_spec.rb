@@ -65,6 +65,11 @@ RSpec.describe Wattomneum::Faults::Paths::Suspicion do
     expect(suspicion(*readings, put_right).misfit).to be_nil
   end
 
+  it 'says nothing of suspects once the thing was seen to work' do
+    expect(suspicion(*dead).speaks?).to be(true)
+    expect(suspicion(*dead, point('seen', 'M2:1', 'M2:2', 'works')).speaks?).to be(false)
+  end
+
   it 'takes what was withdrawn for never read' do
     with = suspicion(*dead, feed_there)
     without = suspicion(*dead)

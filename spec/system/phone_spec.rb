@@ -33,4 +33,23 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     JS
     expect(sizes.min).to be >= 48
   end
+
+  it 'counts down for the one at the key, and for nobody while somebody is under the machine', :only_looks do
+    job = Server::Models::Job.first(state: 'open')
+    visit "/jobs/#{job.id}"
+    select 'Posts of the bank while cranking', from: 'Another test'
+    click_button 'Take it'
+    expect(page).to have_button('Count down to the crank', disabled: true)
+    check 'Seen and done'
+    within('section[aria-label="Call the crank"]') do
+      expect(page).to have_text('Ready')
+      click_button 'Count down to the crank'
+      expect(page).to have_text('Crank, ', wait: 15)
+      check 'Somebody is under the machine'
+      expect(page).to have_text('Nobody cranks').and have_button('Count down to the crank', disabled: true)
+      uncheck 'Somebody is under the machine'
+      expect(page).to have_text(/Let go\. Rest \d+ s/)
+    end
+    no_sideways_scroll
+  end
 end

@@ -88,6 +88,7 @@ function Bench({ job }: { job: JobBench }) {
   )
   const circuit = (
     <Panel of="circuit" tab={tab}>
+      {loop && <LoopDrawing loop={loop} />}
       {path}
     </Panel>
   )
@@ -152,7 +153,7 @@ function Bench({ job }: { job: JobBench }) {
           <ErrorNote error={error ?? correcting.error} />
           {puttingBack && disturbed}
         </Panel>
-        {job.symptom.along_paths && circuit}
+        {circuit}
         {mayMeasure && !pad && (
           <Panel of="next" tab={tab}>
             <TestPicker job={job} onPick={setPad} />
@@ -160,8 +161,6 @@ function Bench({ job }: { job: JobBench }) {
           </Panel>
         )}
         <Panel of="circuit" tab={tab}>
-          {loop && <LoopDrawing loop={loop} />}
-          {!job.symptom.along_paths && path}
           <Ladders job={job} mayOverride={may('override_ladder') && open} />
         </Panel>
       </div>

@@ -5,6 +5,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { Conditions } from './Conditions'
+import { CrankCall } from './CrankCall'
 import { expectedWords, type PadTarget } from './pad'
 import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
@@ -115,6 +116,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
           </label>
         </div>
       )}
+      {test.state === 'cranking' && <CrankCall test={test} ready={unseen.length === 0 || seen} />}
       <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
       {target.probe ? <AtPoints probe={target.probe} /> : <TakenWith test={test} draft={draft} onDraft={keep} />}
       <Conditions

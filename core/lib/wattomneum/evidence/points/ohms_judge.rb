@@ -62,6 +62,7 @@ module Wattomneum
         end
 
         def by_prediction(expected)
+          return hint('OL', reading.overload) if expected.over_range
           return hint(Figure.ohm(expected.value), false) if reading.overload
 
           within = limit('path.hint_within') / 100.0

@@ -163,7 +163,30 @@ module Wattomneum
         end
 
         # What fails by more than a hint, now.
-        def failing = @case.current.select { |reading| @case.judgements.fetch(reading.id).then { |one| one.act? && one.weight != 'hint' } }
+        def failing
+          @case.current.select { |reading| @case.judgements.fetch(reading.id).then { |one| one.act? && one.weight != 'hint' } && matters?(reading) }
+        end
+
+        # What takes so little of the volts that are missing does not keep it from working: more current flows there than should, for a fault
+        # elsewhere.
+        def matters?(reading)
+          return true unless reading.probe.by == 'volts' && reading.value && reading.probe.situation == situation
+
+          reading.value.abs >= LITTLE_SHARE * lacking_volt || reading.value.abs >= LEAST_LITTLE_VOLT
+        end
+
+        LITTLE_SHARE = 0.03
+        LEAST_LITTLE_VOLT = 0.5
+        private_constant :LITTLE_SHARE, :LEAST_LITTLE_VOLT
+
+        # Volts that what fails lacks, where that was read; 0 where it was not.
+        def lacking_volt
+          consumer = consumers.first or return 0.0
+          across = Probes.across(consumer, situation)
+          return 0.0 unless @case.judgement(across)&.code == 'load.lacks_volts'
+
+          @case.circumstances.volt_between(consumer.from, consumer.to, across).abs - @case.reading(across).value.abs
+        end
 
         def title_of(unit)
           return "#{unit.label} is blown: look for what blew it before a new one goes in" if FUSES.include?(unit.kind)

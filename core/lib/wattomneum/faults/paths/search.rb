@@ -92,14 +92,16 @@ module Wattomneum
         # Of the volts that the consumer lacks, this side has its share.
         def lost?
           missing = missing_volt(@stops.size - 1)
-          return false if missing.nil?
+          return false if missing.nil? || missing < LITTLE_SHARE * lacking_volt
 
           @case.judgement(whole)&.act? || missing >= [LOST_SHARE * lacking_volt, LEAST_LOST_VOLT].max
         end
 
         LOST_SHARE = 0.3
         LEAST_LOST_VOLT = 0.2
-        private_constant :LOST_SHARE, :LEAST_LOST_VOLT
+        # A side over its limit that has so little of what is missing carries more current than it should: what is lost lies elsewhere.
+        LITTLE_SHARE = 0.1
+        private_constant :LOST_SHARE, :LEAST_LOST_VOLT, :LITTLE_SHARE
 
         def lacking_volt
           across = Readings::Probe.new(by: 'volts', from: @consumer.from, to: @consumer.to, situation: @situation)

@@ -8,7 +8,7 @@ RSpec.describe 'Readings straight across a part, with the fault elsewhere' do # 
   served = %w[load.has_volts load.dead_with_volts]
   # A fuse that something else blew: what blew it is asked for before a new one goes in.
   fuses = /\AFL?\d/
-  # Two things in a row: volts alone do not tell which of them has the wrong ohms (open point, see docs/judging.md).
+  # Two things in a row: volts alone do not tell which of them has the wrong ohms (open point, see docs/suspects.md).
   in_a_row = [%w[cluster B13 P1]]
 
   def point(by, from, to, shown, at, situation)

@@ -286,7 +286,24 @@ module Wattomneum
                    why: judgement.summary)
         end
 
-        def nothing_found
+        # As many as one can look at by hand.
+        MOST_NAMED = 3
+        private_constant :MOST_NAMED
+
+        def nothing_found = not_told_apart || nothing_proved
+
+        # Suspects that no reading left parts: named, with what would.
+        def not_told_apart
+          units = @case.suspicion&.speaks? ? @case.suspicion.suspects.keys.first(MOST_NAMED + 1) : []
+          return if units.empty? || units.size > MOST_NAMED
+
+          title = units.one? ? "Suspected, not proved: #{units.first.label}" : "Not told apart: #{Words.any_of(units)}"
+          Step.new(kind: 'watch', minutes: 0, title: title, risks: [],
+                   why: 'No reading left on this circuit parts them. Take one apart or put a known good one in, and record what was mended: the ' \
+                        'complaint gone and the same readings prove it')
+        end
+
+        def nothing_proved
           found = failing.flat_map { |one| @case.judgements.fetch(one.id).rules_in }.uniq.first(3)
           Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected', risks: [],
                    why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")

@@ -77,6 +77,21 @@ RSpec.describe Wattomneum::Faults::Paths::Suspicion do
     expect(suspicion(*dead.reverse.reverse).suspects).to eq(without.suspects)
   end
 
+  # Everything that could be read is read, and agrees with wire 13 open; straight across it nobody can get. The fuel heater beside it draws on.
+  it 'names the few that no reading left parts, and what would' do
+    open = table.hypotheses.index { |one| one.unit&.key == 'wire 13' && one.kind == 'open' }
+    readings = [%w[BAT:+ BAT:-], %w[M2:1 BAT:-], %w[M2:2 BAT:-], %w[X8:b/2 BAT:-]].map do |from, to|
+      point('volts', from, to, table.volt(open, from, to).round(3))
+    end
+    kase = known(dead.first, *readings).paths
+    allow(table.candidates).to receive(:all).and_return([])
+    units = kase.suspicion.suspects.keys
+    expect(units.map(&:key)).to include('wire 13')
+    expect(units.size).to be <= 3
+    step = core::Faults::Paths::Order.new(kase).send(:nothing_found)
+    expect([step.kind, step.title]).to match(['watch', units.one? ? 'Suspected, not proved: Wire 13 brown 2.5 mm2' : /\ANot told apart: .*wire 13/])
+  end
+
   it 'goes by nothing that was read in another state or with a plug off' do
     elsewhere = core::Readings::Probe.new(by: 'volts', from: 'M2:1', to: 'BAT:-', situation: 'stopped')
     off = core::Readings::Probe.new(by: 'volts', from: 'M2:1', to: 'BAT:-', situation: 'key_on', opened: ['X8'])

@@ -26,7 +26,7 @@ class Calibration
     within = @claims.select { |share, _| share > least && share <= most }
     return if within.empty?
 
-    format('said %<said>.2f right %<right>.2f (%<n>d)', said: within.sum(&:first) / within.size, right: within.count(&:last).fdiv(within.size),
-n: within.size)
+    said = within.sum(&:first) / within.size
+    format('said %<said>.2f right %<right>.2f (%<n>d)', said: said, right: within.count(&:last).fdiv(within.size), n: within.size)
   end
 end

@@ -25,9 +25,9 @@ class Complaint
   # @return [Array<String>] keys of the parts that this fault sits in
   def guilty(fault) = machine.repair_units.along(machine.circuit.item(fault.item).branches).map(&:key)
 
-  # Severities off the grid; half of a tenth open.
+  # Four in ten open, the others of 0.1 ohm to 10 kohm, off the grid of the table.
   #
-  # @return [Array<CORE::Practice::Fault>] that make it fail
+  # @return [Array<CORE::Practice::Fault>] on its way; not all of them make it fail
   def faults(count, seed)
     random = Random.new(seed)
     Array.new(count) { fault(random) }

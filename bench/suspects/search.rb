@@ -69,11 +69,7 @@ class Search
     at = access
     @complaint.table.candidates.all.filter_map do |one|
       probe = probe('volts', one.from, one.to)
-      one.with_minutes(at.minutes(probe)) if known.reading(probe).nil? && one.needs.all? { |need| called?(known, need) }
+      one.with_minutes(at.minutes(probe)) if known.reading(probe).nil? && one.needs.all? { |need| known.served?(need) }
     end
-  end
-
-  def called?(known, need)
-    %w[load.has_volts load.dead_with_volts].include?(known.judgement(probe('volts', need.from, need.to))&.code)
   end
 end

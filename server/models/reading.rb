@@ -24,6 +24,9 @@ module Server
         end
       end
 
+      # @return [Boolean] whether it was taken with a repair undone for its proof
+      def repair_undone? = conditions.to_h['repair_undone'] == 'yes'
+
       # @return [Boolean] whether it was read between two points of the circuit, not by a test of the catalogue
       def between_points? = test_key.nil?
 

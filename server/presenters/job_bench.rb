@@ -104,19 +104,18 @@ module Server
       end
 
       def repairs
-        @record.repairs.zip(@assessment.proofs).map do |row, proof|
+        @record.repairs.zip(@assessment.proofs, causes).map do |row, proof, cause|
           { **row.values.slice(:id, :element, :repair_unit, :position, :place, :cause, :action, :parts, :minutes, :temporary, :temporary_reason),
             element_label: row.part_label, temporary_until: row.temporary_until&.iso8601,
             made_permanent_at: row.made_permanent_at&.iso8601, made_at: row.made_at.iso8601, person: @record.names[row.person_id],
-            proof: { state: proof.state, owed: proof.owed, before_id: proof.before&.id, after_id: proof.after&.id, **cause(proof) } }
+            proof: { state: proof.state, owed: proof.owed, before_id: proof.before&.id, after_id: proof.after&.id, **sureness(proof, cause) } }
         end
       end
 
       # How sure it is that this was the cause, and, where it can be surer, between which points it is read with the repair undone.
-      def cause(proof)
-        sureness = causes.fetch(@assessment.proofs.index(proof))
-        undo = proof.state == 'proved' && sureness.rung != 'undone_and_redone' && @job.state == 'open'
-        { cause_rung: sureness.rung, cause_words: sureness.words, undo: undo ? undo_at(proof.before) : nil }
+      def sureness(proof, cause)
+        undo = proof.state == 'proved' && cause.rung != 'undone_and_redone' && @job.state == 'open'
+        { cause_rung: cause.rung, cause_words: cause.words, undo: undo ? undo_at(proof.before) : nil }
       end
 
       def undo_at(before)
@@ -125,7 +124,7 @@ module Server
         { test_key: before.test_key, position: before.position, probe: nil }
       end
 
-      def causes = @causes ||= Wattomneum::Faults::Experiments.new(@assessment, @record.changes).causes
+      def causes = Wattomneum::Faults::Experiments.new(@assessment, @record.changes).causes
 
       def condemnations
         @record.condemnations.map do |row|

@@ -22,7 +22,7 @@ module Server
 
       def self.progress(record)
         share = record.suspects.progress
-        share && { progress: share.round(2), parts: [], left: [], misfit_reading_id: nil }
+        share && { progress: share.round(2), line: nil, parts: [], left: [], misfit_reading_id: nil }
       end
       private_class_method :progress
 
@@ -33,13 +33,24 @@ module Server
 
       def call
         units = @suspicion.suspects.keys.first(MOST_PARTS)
-        { progress: nil, parts: units.each_with_index.map { |unit, place| part(unit, place) }, left: left, misfit_reading_id: @suspicion.misfit&.id }
+        { progress: nil, line: line, parts: units.each_with_index.map { |unit, place| part(unit, place) }, left: left,
+          misfit_reading_id: @suspicion.misfit&.id }
       end
 
       private
 
       def part(unit, place)
         { unit: unit.key, short: WORDS.part(unit), word: @suspicion.word(unit), predicted: place < MOST_PREDICTED ? predicted(unit) : [] }
+      end
+
+      # Who is suspected, in a line.
+      def line
+        by_word = @suspicion.suspects.keys.group_by { |unit| @suspicion.word(unit) }
+        word = (by_word.keys - ['open']).first
+        return "#{word.capitalize}: #{WORDS.any_of(by_word.fetch(word))}" if word
+        return 'Nothing on this circuit is suspected' if by_word.empty?
+
+        "#{by_word.fetch('open').size} parts open, none stands out"
       end
 
       # What each reading did to the suspects, in the order they were taken.

@@ -26,9 +26,9 @@ module Server
         KEPT.fetch(key) { kept || return }
       end
 
-      # Has it worked out, where nobody has asked for it yet.
+      # Has it worked out, where nobody has asked for it yet. Of starts only the silent ones go by it.
       def order
-        return if !told? || Models::PredictionTable.ordered?(key)
+        return if !told? || (starting? && !silent?) || Models::PredictionTable.ordered?(key)
 
         Models::PredictionTable.order(key, @record.id, total: empty.hypotheses.size)
       end
@@ -62,6 +62,8 @@ module Server
       def machine = @record.circuit.machine
       def subject = @subject ||= machine && Wattomneum::Faults::Suspects::Subject.of(machine, @record.symptom)
       def told? = !subject.nil?
+      def starting? = @record.symptom.work == 'starting'
+      def silent? = @record.standing.any? { |row| row.test_key == 'cranking_behaviour' && row.observation == 'silent' }
       def empty(bytes = nil) = Wattomneum::Faults::Suspects::Table.about(machine, subject, bytes: bytes)
     end
   end

@@ -56,7 +56,7 @@ RSpec.describe 'Six complaints, from intake to close', type: :http do
       mended, ended, = carried(unit)
       expect([mended.size, ended, unit.sound?]).to eq([2, 'close', true])
       stopped = bench['readings'].select { |one| one['probe'] && one['probe']['by'] == 'seen' && one.dig('judged', 'verdict') == 'sound' }
-      expect(stopped.map { |one| one['state'] }).to include('key_off', 'door_open', 'emergency_stop', 'oil_low')
+      expect(stopped.map { |one| one['state'] }).to include('key_off', 'door_left', 'door_right', 'emergency_stop', 'oil_low')
     end
 
     it "cranks and gets no fuel, with a page of codes that is one ground (seed #{seed})" do

@@ -9,11 +9,12 @@ module Server
         # @return [Queries::JobRecord] the job as it was judged with it
         def take_reading(input, by:, now:)
           refuse_unless_open!
+          refuse_undone_before_mended(input)
           entry = input[:probe] ? point_entry(input, input[:probe], now) : test_entry(input, input[:test_key], input[:position], now)
           keep_reading(input, entry, by: by)
         end
 
-        # A superseding reading at the same points; the first one stays readable.
+        # A superseding reading at the same points; the first one stays readable. One with a repair undone stays one.
         #
         # @param reading_id [String]
         # @param input [Hash] of Contracts::Correction
@@ -21,6 +22,7 @@ module Server
         def correct_reading(reading_id, input, by:, now:)
           refuse_unless_open!
           wrong = standing_reading!(reading_id)
+          input = input.merge(conditions: input.fetch(:conditions, {}).merge(repair_undone: 'yes')) if wrong.repair_undone?
           entry = wrong.between_points? ? point_entry(input, probe_of(wrong), now) : test_entry(input, wrong.test_key, wrong.position, now)
           keep_reading(input, entry, by: by, supersedes_id: wrong.id, correction_reason: input[:reason], taken_at: wrong.taken_at,
                                      battery_id: wrong.battery_id, repairs_before: wrong.repairs_before)
@@ -37,6 +39,13 @@ module Server
         end
 
         private
+
+        def refuse_undone_before_mended(input)
+          return unless input.dig(:conditions, :repair_undone) == 'yes' && Repair.where(job_id: id).empty?
+
+          raise Refusals::InvalidInput.new('Nothing was mended in this job that could be undone: take it as an ordinary reading',
+                                           fields: { 'conditions' => ['no repair to undo'] })
+        end
 
         def core_system = Unit.with_pk!(unit_id).core_system
 

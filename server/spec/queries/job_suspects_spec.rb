@@ -54,9 +54,15 @@ RSpec.describe Server::Queries::JobSuspects do
   end
 
   # A silent start is followed from its solenoid; any other start never asks for the table.
-  it 'is ordered for a start too' do
-    open_job(unit, symptom: { work: 'starting' })
-    expect(ordered.size).to eq(1)
+  it 'is ordered for a start as soon as it is silent' do
+    bench = open_job(unit, symptom: { work: 'starting' })
+    cranked = lambda { |seen|
+      write(:post, "/api/jobs/#{bench['id']}/readings", { id: SecureRandom.uuid, test_key: 'cranking_behaviour', observation: seen })
+    }
+    cranked.call('click')
+    expect([status, ordered.size]).to eq([201, 0])
+    cranked.call('silent')
+    expect([status, ordered.size]).to eq([201, 1])
   end
 
   it 'says how far it is worked out, then who is suspected and what each reading left of them' do

@@ -50,6 +50,17 @@ RSpec.describe 'A repair undone and redone' do # rubocop:disable RSpec/DescribeC
     expect(proof(redone)).to include('state' => 'proved', 'cause_rung' => 'undone_and_redone', 'undo' => nil)
   end
 
+  it 'stays undone when it is corrected, and is refused where nothing was mended' do
+    take(across, -24.1, repair_undone: 'yes')
+    expect([status, error['fields']]).to eq([422, { 'conditions' => ['no repair to undo'] }])
+    proved
+    undone = take(across, -2.41, repair_undone: 'yes')['readings'].last
+    corrected = write(:post, "/api/readings/#{undone['id']}/correction",
+                      { id: SecureRandom.uuid, value_text: '-24.1', unit: 'V', reason: 'slipped digit' })
+    expect([corrected['readings'].last['spoken'], proof(corrected)['state']]).to match([/24\.1/, 'missing'])
+    expect(corrected['readings'].last['condition_line']).to include('with the repair undone')
+  end
+
   it 'does not count as a reading of the unit: the unit sheet shows the one before it' do
     proved
     undone = take(across, -24.1, repair_undone: 'yes')['readings'].last

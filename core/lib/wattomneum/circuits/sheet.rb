@@ -85,6 +85,9 @@ module Wattomneum
       # @return [Wire, nil]
       def wire(number) = @wire_by_number[number]
 
+      # @return [String, nil] node of the post that feeds everything; nil where no battery stands on the sheet
+      def positive_post = places['positive_post'] || parts.grep(Parts::Battery).last&.node('+')
+
       # @return [String] node of the post that a unit's readings are held against; where the sheet names none, what its volts are counted from
       def negative_post = places['negative_post'] || reference
 

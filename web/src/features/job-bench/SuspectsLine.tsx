@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
 import { glued } from '../../shared/quantities/glued'
-import { suspectsLine, type Suspects } from './path'
+import type { Suspects } from './path'
 
 function Progress({ share }: { share: number }) {
   const percent = Math.round(share * 100)
@@ -28,7 +28,7 @@ function Misfit({ job, suspects }: { job: JobBench; suspects: Suspects }) {
 /** Who is suspected now, and who was before the last reading was taken, corrected or withdrawn. */
 export function SuspectsLine({ job }: { job: JobBench }) {
   const { suspects } = job
-  const line = suspects?.progress === null ? suspectsLine(suspects) : null
+  const line = suspects?.line ?? null
   const [shown, setShown] = useState({ line, before: null as string | null })
   if (line !== shown.line) setShown({ line, before: shown.line })
   if (!suspects) return null

@@ -51,24 +51,6 @@ export function foldedWords(row: PathRow, suspects: Suspects | null) {
   return lights.has('clear') ? `${parts}, not suspected` : parts
 }
 
-const anyOf = (parts: Suspects['parts'], most: number) => {
-  const more = parts.length - most
-  const names = [...parts.slice(0, most).map((part) => part.short), ...(more > 0 ? [`${more} more`] : [])]
-  const last = names.pop() ?? ''
-  return names.length > 0 ? `${names.join(', ')} or ${last}` : last
-}
-
-/** Who is suspected, in a line. */
-export function suspectsLine(suspects: Suspects) {
-  const of = (word: string) => suspects.parts.filter((part) => part.word === word)
-  const [strong, suspected] = [of('strong suspect'), of('suspected')]
-  if (strong.length > 0) return `Strong suspect: ${anyOf(strong, 1)}`
-  if (suspected.length > 0) return `Suspected: ${anyOf(suspected, 3)}`
-  return suspects.parts.length === 0
-    ? 'Nothing on this circuit is suspected'
-    : `${suspects.parts.length} parts open, none stands out`
-}
-
 /** What a reading left of the suspects. */
 export const leftBy = (readingId: string, suspects: Suspects | null) =>
   suspects?.left.find((one) => one.reading_id === readingId)?.words

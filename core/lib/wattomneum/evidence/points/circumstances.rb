@@ -25,7 +25,7 @@ module Wattomneum
         def negative_post = machine.sheet.negative_post
 
         # @return [String, nil] node of the post that feeds everything; nil where no battery stands on the sheet
-        def positive_post = @positive_post ||= machine.sheet.places['positive_post'] || battery_plus
+        def positive_post = machine.sheet.positive_post
 
         # @param probe [Readings::Probe]
         # @return [Boolean] whether it reads the bank from post to post, held the right way round
@@ -80,8 +80,6 @@ module Wattomneum
         end
 
         private
-
-        def battery_plus = machine.sheet.parts.grep(Circuits::Parts::Battery).last&.node('+')
 
         def posts_readings
           readings.select { |one| one.probe.by == 'volts' && posts?(one.probe) }

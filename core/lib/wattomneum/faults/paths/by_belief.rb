@@ -8,10 +8,9 @@ module Wattomneum
       class ByBelief
         MOST_OUTCOMES = 3
         LEAST_SPOKEN_VOLT = 0.05
-        SERVED = %w[load.has_volts load.dead_with_volts].freeze
         MISFIT = 'Nothing on its circuit explains all readings together: one was misread, there are two faults, or it comes and goes. ' \
                  'This one fits least'
-        private_constant :MOST_OUTCOMES, :LEAST_SPOKEN_VOLT, :SERVED, :MISFIT
+        private_constant :MOST_OUTCOMES, :LEAST_SPOKEN_VOLT, :MISFIT
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -49,9 +48,7 @@ module Wattomneum
         end
 
         # Straight across what a coil closes only when that coil is known to have its volts.
-        def called?(candidate)
-          candidate.needs.all? { |need| SERVED.include?(@case.judgement(Probes.across(need, @case.symptom.situation))&.code) }
-        end
+        def called?(candidate) = candidate.needs.all? { |need| @case.served?(need) }
 
         def probe(one) = Readings::Probe.new(by: 'volts', from: one.from, to: one.to, situation: @case.symptom.situation)
 

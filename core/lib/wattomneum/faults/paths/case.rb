@@ -71,6 +71,21 @@ module Wattomneum
         # @return [Float] minutes to take it now
         def minutes(probe) = (@access ||= Access.new(machine.sheet, readings.map(&:probe))).minutes(probe)
 
+        # @param consumer [Circuits::Consumer]
+        # @return [Boolean] whether it was read in this situation that it has its volts
+        def served?(consumer) = SERVED.include?(judgement(Probes.across(consumer, symptom.situation))&.code)
+
+        # @param consumer [Circuits::Consumer]
+        # @return [Float] volts that it lacks in this situation against a sound circuit; 0 where they were not read
+        def lacking_volt(consumer)
+          across = Probes.across(consumer, symptom.situation)
+          value = reading(across)&.value or return 0.0
+          circumstances.volt_between(consumer.from, consumer.to, across).abs - value.abs
+        end
+
+        SERVED = %w[load.has_volts load.dead_with_volts].freeze
+        private_constant :SERVED
+
         # @return [Array<Paths::Proof, nil>] one for each repair; nil for those that a test of the catalogue proves
         def proofs
           @proofs ||= repairs.each_with_index.map do |repair, index|

@@ -105,10 +105,7 @@ module Wattomneum
         end
 
         # Whether all that these need has been read and is there.
-        def served?(list) = list.select { |one| called?(one) }.all? { |one| SERVED.include?(@case.judgement(across(one))&.code) }
-
-        SERVED = %w[load.has_volts load.dead_with_volts].freeze
-        private_constant :SERVED
+        def served?(list) = list.select { |one| called?(one) }.all? { |one| @case.served?(one) }
       end
     end
   end

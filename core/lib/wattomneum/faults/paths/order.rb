@@ -21,7 +21,7 @@ module Wattomneum
         def call
           return lost if @case.part.nil?
 
-          prove || convicted || blown_before || (@case.repairs.any? && finish) || seen || search || nothing_found
+          prove || convicted || blown_before || (@case.repairs.any? && Finishing.new(@case, self).call) || seen || search || nothing_found
         end
 
         # @return [Step, nil]
@@ -73,6 +73,21 @@ module Wattomneum
                    title: title)
         end
 
+        # A proving drop is worth nothing unless it is known that its current flowed.
+        #
+        # @param probe [Readings::Probe] that is to prove something
+        # @return [Step, nil] what says so, where that is not known
+        def companion(probe)
+          return unless probe.by == 'volts'
+          return StartCompanion.new(@case, probe).call if @case.circumstances.loops.start_path?(probe)
+          return measure(Probes.posts(@case, probe.situation), why: POSTS_FIRST) if by_posts?(probe) && !posts_known?(probe.situation)
+
+          consumer = consumers_on(probe).find { |one| usable_consumer?(one, probe) } or return
+          across = Probes.across(consumer, probe.situation)
+          known = @case.circumstances.uses.share_of(consumer, probe, @case.round)
+          measure(across, why: 'What reaches it says how much current flows') unless known || @case.reading(across)
+        end
+
         private
 
         def risks(state) = [*@case.risks, *Circuits::Situations.on(machine.sheet, state).cautions]
@@ -120,19 +135,6 @@ module Wattomneum
           Step.new(**step.to_h, title: "Once more, so that it counts: #{step.title}", why: [read.summary, read.instead].compact.join('. '))
         end
 
-        # A proving drop is worth nothing unless it is known that its current flowed.
-        def companion(probe)
-          return unless probe.by == 'volts'
-          return StartCompanion.new(@case, probe).call if @case.circumstances.loops.start_path?(probe)
-
-          return measure(Probes.posts(@case, probe.situation), why: POSTS_FIRST) if by_posts?(probe) && !posts_known?(probe.situation)
-
-          consumer = consumers_on(probe).find { |one| usable_consumer?(one, probe) } or return
-          across = Probes.across(consumer, probe.situation)
-          known = @case.circumstances.uses.share_of(consumer, probe, @case.round)
-          measure(across, why: 'What reaches it says how much current flows') unless known || @case.reading(across)
-        end
-
         def by_posts?(probe) = probe.to == @case.circumstances.negative_post && !@case.circumstances.paths(probe).between(probe.from, probe.to).plain?
 
         # What shows by its volts whether current flows in a path; what the complaint is about before others.
@@ -170,23 +172,15 @@ module Wattomneum
         # What takes so little of the volts that are missing does not keep it from working: more current flows there than should, for a fault
         # elsewhere.
         def matters?(reading)
-          return true unless reading.probe.by == 'volts' && reading.value && reading.probe.situation == situation
+          lost = @case.judgements.fetch(reading.id).figures[:drop_volt]
+          return true if lost.nil? || consumers.empty? || reading.probe.situation != situation
 
-          reading.value.abs >= LITTLE_SHARE * lacking_volt || reading.value.abs >= LEAST_LITTLE_VOLT
+          lost.abs >= [LITTLE_SHARE * @case.lacking_volt(consumers.first), LEAST_LITTLE_VOLT].min
         end
 
         LITTLE_SHARE = 0.03
         LEAST_LITTLE_VOLT = 0.5
         private_constant :LITTLE_SHARE, :LEAST_LITTLE_VOLT
-
-        # Volts that what fails lacks, where that was read; 0 where it was not.
-        def lacking_volt
-          consumer = consumers.first or return 0.0
-          across = Probes.across(consumer, situation)
-          return 0.0 unless @case.judgement(across)&.code == 'load.lacks_volts'
-
-          @case.circumstances.volt_between(consumer.from, consumer.to, across).abs - @case.reading(across).value.abs
-        end
 
         def title_of(unit)
           return "#{unit.label} is blown: look for what blew it before a new one goes in" if FUSES.include?(unit.kind)
@@ -195,37 +189,6 @@ module Wattomneum
         end
 
         # -- after a repair
-
-        def finish
-          return unless @case.proofs.compact.all? { |proof| proof.state == 'proved' }
-          return if still_fails?
-
-          probe = CloseGate.new(@case).owed.find { |one| @case.times(one) < 2 }
-          return owed(probe) if probe
-          return unless CloseGate.new(@case).owed.empty?
-          return put_back if @case.disturbed_count.positive?
-
-          Step.new(kind: 'close', minutes: 1, title: 'Close the job', why: 'The failing reading is sound and nothing is left off', risks: [])
-        end
-
-        # Seen twice: there is a second fault, and the search goes on.
-        def still_fails? = @case.judgement(@case.seen_probe)&.act? && @case.times(@case.seen_probe) > 1
-
-        def owed(probe)
-          return measure(probe, why: seen_why(probe)) if probe.by == 'seen'
-
-          companion(probe) || measure(probe, why: 'The whole side failed: it is owed as a whole')
-        end
-
-        def seen_why(probe)
-          return 'Whatever should stop the engine is proved to stop it, one by one, before it goes out' if CloseGate.new(@case).interlock?(probe)
-
-          'The part is proved; now see that the complaint is gone'
-        end
-
-        def put_back
-          Step.new(kind: 'put_back', minutes: 5, title: 'Put back what was disturbed', why: "#{@case.disturbed_count} still off or open", risks: [])
-        end
 
         # -- the order of work
 
@@ -286,28 +249,7 @@ module Wattomneum
                    why: judgement.summary)
         end
 
-        # As many as one can look at by hand.
-        MOST_NAMED = 3
-        private_constant :MOST_NAMED
-
-        def nothing_found = not_told_apart || nothing_proved
-
-        # Suspects that no reading left parts: named, with what would.
-        def not_told_apart
-          units = @case.suspicion&.speaks? ? @case.suspicion.suspects.keys.first(MOST_NAMED + 1) : []
-          return if units.empty? || units.size > MOST_NAMED
-
-          title = units.one? ? "Suspected, not proved: #{units.first.label}" : "Not told apart: #{Words.any_of(units)}"
-          Step.new(kind: 'watch', minutes: 0, title: title, risks: [],
-                   why: 'No reading left on this circuit parts them. Take one apart or put a known good one in, and record what was mended: the ' \
-                        'complaint gone and the same readings prove it')
-        end
-
-        def nothing_proved
-          found = failing.flat_map { |one| @case.judgements.fetch(one.id).rules_in }.uniq.first(3)
-          Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected', risks: [],
-                   why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")
-        end
+        def nothing_found = Unproved.new(@case, failing).call
       end
     end
   end

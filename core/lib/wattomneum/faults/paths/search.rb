@@ -103,11 +103,7 @@ module Wattomneum
         LITTLE_SHARE = 0.1
         private_constant :LOST_SHARE, :LEAST_LOST_VOLT, :LITTLE_SHARE
 
-        def lacking_volt
-          across = Readings::Probe.new(by: 'volts', from: @consumer.from, to: @consumer.to, situation: @situation)
-          reading = @case.reading(across)
-          reading&.value ? @case.circumstances.volt_between(@consumer.from, @consumer.to, across).abs - reading.value.abs : 0.0
-        end
+        def lacking_volt = @case.lacking_volt(@consumer)
 
         def good?(stop)
           return true if stop.zero?

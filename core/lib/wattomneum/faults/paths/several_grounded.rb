@@ -7,6 +7,7 @@ module Wattomneum
       # alone on its stud says of itself whether it kills, and what of it does.
       class SeveralGrounded
         ALL_OFF = 'None of them alone brings it back. With all of them off?'
+        private_constant :ALL_OFF
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -35,7 +36,7 @@ module Wattomneum
         def one_by_one
           branches.lazy.filter_map do |branch|
             test = alone(branch)
-            read(test, "#{branch.sub(/\Aw/, 'W')} alone on its stud: does it kill?") || (within(branch, test) unless @evidence.on?(test))
+            read(test, "#{name(branch)} alone on its stud: does it kill?") || (within(branch, test) unless @evidence.on?(test))
           end.first
         end
 
@@ -46,15 +47,15 @@ module Wattomneum
           return mend(units.first, left, test) if units.one?
 
           parting = partings(branch).find { |one| reading(one).nil? && left.map { |cause| kills?(cause, one) }.uniq.size > 1 }
-          parting && @order.measure(parting.probe, why: "#{branch.sub(/\Aw/, 'W')} kills by itself: which part of it?")
+          parting && @order.measure(parting.probe, why: "#{name(branch)} kills by itself: which part of it?")
         end
 
         def mend(unit, left, test)
-          kinds = left.map { |cause| Killed::TITLES.fetch(cause.kind) }.uniq
-          title = [kinds.first, *kinds.drop(1).map { |kind| Wording.inside(kind) }].join(', or ')
+          title = Words.either(left.map { |cause| Killed::TITLES.fetch(cause.kind) }.uniq)
           @order.mend(unit, reading(test), title: "#{title}: #{unit.label}", why: 'Alone on the stud it kills; with all off nothing does')
         end
 
+        def name(branch) = branch.sub(/\A./, &:upcase)
         def kills?(cause, test) = !@evidence.shows?(cause, test)
         def partings(branch) = (@evidence.pulled - branches).map { |id| @evidence.with_off(branches - [branch] + [id]) }
         def fits?(cause, branch) = partings(branch).all? { |one| reading(one).nil? || kills?(cause, one) != @evidence.on?(one) }

@@ -66,8 +66,7 @@ module Wattomneum
           unit = units.first
           return by_itself(unit) if unit.kind == 'control_unit'
 
-          words = evidence.left.map(&:kind).uniq.map { |kind| titles.fetch(kind) }
-          title = [words.first, *words.drop(1).map { |one| Wording.inside(one) }].join(', or ')
+          title = Words.either(evidence.left.map(&:kind).uniq.map { |kind| titles.fetch(kind) })
           step = @order.mend(unit, seen, title: "#{title}: #{unit.label}", why: reasons)
           unit.laddered ? Step.new(**step.to_h, kind: 'condemn') : step
         end

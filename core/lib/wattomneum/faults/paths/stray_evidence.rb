@@ -69,8 +69,11 @@ module Wattomneum
         # @return [Array<String>] ids of what can be pulled or taken off on the way
         def pulled = @strays.plugs.map(&:id) - [@case.part.id]
 
-        # @return [Array<String>] ids of wires that come off their stud with one branch each: without one, what the other branches do goes on
-        def branches = pulled.select { |id| Circuits::Apart.wire?(id) && parts_one?(id) }
+        # @return [Array<String>] ids of wires that come off their stud with one whole branch each, none of them with two
+        def branches
+          one_each = gone_with.reject { |_, gone| several?(gone) }
+          one_each.reject { |_, gone| one_each.each_value.any? { |other| within?(gone, other) } }.keys
+        end
 
         # @param opened [Array<String>] ids
         # @return [Test] across what runs, with these off
@@ -104,10 +107,22 @@ module Wattomneum
         def over?(volt, test) = volt.abs > share * @machine.consumers.volt_at_work(test.consumer)
         def share = @case.circumstances.limits.fetch('path.stray_volts_least').value / 100.0
 
-        def parts_one?(id)
-          touching = causes.reject { |cause| cause.kind == 'cut' }
-          back = touching.count { |cause| shows?(cause, with_off([id])) }
-          back.positive? && back <= touching.size / 2
+        # What would be gone with each wire off.
+        def gone_with
+          @gone_with ||= begin
+            wires = pulled.select { |id| Circuits::Apart.wire?(id) }
+            wires.to_h { |id| [id, touching.select { |cause| shows?(cause, with_off([id])) }] }.reject { |_, gone| gone.empty? }
+          end
+        end
+
+        def touching = causes.reject { |cause| cause.kind == 'cut' }
+
+        def within?(gone, other) = gone.size < other.size && (gone - other).empty?
+
+        # It holds two others that have nothing in common: it is their way to the stud.
+        def several?(gone)
+          inner = gone_with.values.select { |other| within?(other, gone) }
+          inner.combination(2).any? { |one, other| !one.intersect?(other) }
         end
 
         def tests = @tests ||= [across, *coils, *unplugged]

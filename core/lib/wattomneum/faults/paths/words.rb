@@ -23,12 +23,17 @@ module Wattomneum
         private_constant :MOST_NAMED
 
         # @param units [Array<Circuits::RepairUnit>]
-        # @return [String] "F2, wire 5 or 3 more"
+        # @return [String] "F2, wire 5 or 3 more"; the third is named, since "1 more" is no shorter
         def self.any_of(units)
-          more = units.size - MOST_NAMED
-          *others, last = [*units.first(MOST_NAMED).map { |unit| part(unit) }, *("#{more} more" if more.positive?)]
+          named = units.size == MOST_NAMED + 1 ? units : units.first(MOST_NAMED)
+          more = units.size - named.size
+          *others, last = [*named.map { |unit| part(unit) }, *("#{more} more" if more.positive?)]
           [*(others.join(', ') if others.any?), last].join(' or ')
         end
+
+        # @param labels [Array<String>] each with a capital
+        # @return [String] "Touches the metal, or closed when it should be open"
+        def self.either(labels) = [labels.first, *labels.drop(1).map { |label| Wording.inside(label) }].join(', or ')
 
         # @param unit [Circuits::RepairUnit]
         # @return [String] "ring of wire 5 on G2" says where it is; of a component its name does: "pre-fuse cab (F2)"

@@ -15,7 +15,7 @@ module Wattomneum
         # Single precision: a millivolt of 24 V has four digits to spare.
         FORMAT = 'e*'
         # Counted up where the same circuit is laid out another way.
-        LAYOUT = 2
+        LAYOUT = 3
         private_constant :SPREAD_RATIO, :OTHER_UNITS, :SEED, :FORMAT, :LAYOUT
 
         # @return [String] another one where another table would be worked out of the same circuit
@@ -63,7 +63,7 @@ module Wattomneum
         end
 
         # @return [Array<String>] nodes of the positive and the negative post; of the second only, where the sheet names no other
-        def posts = [machine.sheet.places['positive_post'], machine.sheet.negative_post].compact
+        def posts = [machine.sheet.positive_post, machine.sheet.negative_post].compact
 
         # @return [Predictions] made from it, once
         def predictions = @predictions ||= Predictions.new(work_out)

@@ -5,7 +5,6 @@ RSpec.describe 'Readings straight across a part, with the fault elsewhere' do # 
   core = Wattomneum
   complaints = [%w[fuel_pump M2 key_on], %w[heater U3 key_on], %w[cluster P1 key_on], %w[start_24v K1 cranking], %w[start_12v K1 cranking],
                 %w[engine_stop Y5 key_on]]
-  served = %w[load.has_volts load.dead_with_volts]
   # A fuse that something else blew: what blew it is asked for before a new one goes in.
   fuses = /\AFL?\d/
   # Two things in a row: volts alone do not tell which of them has the wrong ohms (open point, see docs/suspects.md).
@@ -46,7 +45,7 @@ RSpec.describe 'Readings straight across a part, with the fault elsewhere' do # 
         kase = core::Faults::Assessment.new(system: machine.sheet.system_volt == 24 ? series_pair : single_battery, readings: [], machine: machine,
                                             points: readings(table, index, candidate, situation), symptom: symptom).paths
         asked = ->(one) { kase.judgement(core::Readings::Probe.new(by: 'volts', from: one.from, to: one.to, situation: situation)) }
-        next unless candidate.needs.all? { |need| served.include?(asked.call(need)&.code) }
+        next unless candidate.needs.all? { |need| kase.served?(need) }
 
         audited += 1
         judgement = asked.call(candidate)

@@ -49,11 +49,14 @@ RSpec.describe Wattomneum::Faults::Paths::Killed do
   it 'proves every interlock one by one before it goes out, and holds the job while one does not stop the engine' do
     fault = Wattomneum::Practice::Fault.short('wire 12', 0.4)
     seen = run(fault).steps.select { |step| step.probe&.by == 'seen' }.map { |step| step.probe.situation }
-    expect(seen.last(4)).to eq(%w[key_off door_open emergency_stop oil_low])
+    expect(seen.last(5)).to eq(%w[key_off door_left door_right emergency_stop oil_low])
     # The emergency stop was never wired to the stud.
     held = run(fault, Wattomneum::Practice::Fault.open('wire 13'))
     expect(held.last.kind).to eq('watch')
     expect(held.assessment.missing_to_close).to include('See that it stops the engine: turning, emergency stop pressed')
+    # One of two doors: the other one stops it all the same.
+    held = run(fault, Wattomneum::Practice::Fault.open('wire 9'))
+    expect(held.assessment.missing_to_close).to eq(['See that it stops the engine: turning, left door open'])
   end
 
   it 'takes one branch at a time off the stud, never puts a battery on the lead, and warns of it at every step' do

@@ -88,7 +88,7 @@ RSpec.describe Wattomneum::Faults::Paths::Suspicion do
     units = kase.suspicion.suspects.keys
     expect(units.map(&:key)).to include('wire 13')
     expect(units.size).to be <= 3
-    step = core::Faults::Paths::Order.new(kase).send(:nothing_found)
+    step = core::Faults::Paths::Unproved.new(kase, []).call
     expect([step.kind, step.title]).to match(['watch', units.one? ? 'Suspected, not proved: Wire 13 brown 2.5 mm2' : /\ANot told apart: .*wire 13/])
   end
 

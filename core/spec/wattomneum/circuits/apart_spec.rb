@@ -11,8 +11,10 @@ RSpec.describe Wattomneum::Circuits::Apart do
   end
 
   it 'opens the ring of one wire and leaves the others on the stud' do
-    probe = ->(opened) { Wattomneum::Readings::Probe.new(by: 'volts', from: 'ST2:joint', to: 'L9:core', situation: 'door_left', opened: opened) }
-    shown = [[], ['wire 10'], ['wire 8'], ['S8'], ['wire 8', 'wire 10']].map { |opened| machine.sound_reading.call(probe.call(opened)).value.round(1) }
+    shown = [[], ['wire 10'], ['wire 8'], ['S8'], ['wire 8', 'wire 10']].map do |opened|
+      probe = Wattomneum::Readings::Probe.new(by: 'volts', from: 'ST2:joint', to: 'L9:core', situation: 'door_left', opened: opened)
+      machine.sound_reading.call(probe).value.round(1)
+    end
     # The left door grounds it: the right door's branch off does nothing, its own brings it back.
     expect(shown).to eq([0.0, 0.0, 8.9, 8.9, 8.9])
   end

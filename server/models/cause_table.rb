@@ -4,15 +4,19 @@ require 'digest'
 
 module Server
   module Models
-    # What falls dead with each item of one circuit (a sheet version with its overrides), or how far that is worked out.
+    # How strongly everything works with each fault of one circuit (a sheet version with its overrides), or how far that is worked out.
     class CauseTable < Sequel::Model(:cause_table)
       unrestrict_primary_key
+      PROGRAM = [Wattomneum::VERSION, Wattomneum::Circuits::Questions::CommonCause::SIGNATURE].freeze
+      private_constant :PROGRAM
 
       class << self
+        # Another program works out another table.
+        #
         # @param version [SheetVersion]
         # @param overrides [Hash]
         # @return [String]
-        def key_of(version, overrides) = Digest::SHA256.hexdigest("#{version.digest} #{JSON.generate(overrides.to_h)}")
+        def key_of(version, overrides) = Digest::SHA256.hexdigest(JSON.generate([PROGRAM, version.digest, overrides.to_h]))
 
         # Asked for by several at once, it is worked out once.
         #
@@ -30,7 +34,7 @@ module Server
       LEFT_ALONE_SECONDS = 5
 
       # @return [Boolean]
-      def finished? = !dead_sets.nil?
+      def finished? = !strengths.nil?
 
       # @param now [Time]
       # @return [Boolean]

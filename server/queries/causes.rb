@@ -11,13 +11,13 @@ module Server
       # @param machine [Wattomneum::Circuits::Machine]
       # @return [Progress, nil] nil when the machine knows its causes
       def self.bit_by_bit(machine)
-        return if machine.causes_known?
+        return if machine.causes.known?
 
         done = 0
-        Machines.within_budget { machine.dead_sets = machine.dead_sets { |count| done = count } }
+        Machines.within_budget { machine.causes.work_out { |count| done = count } }
         nil
       rescue Wattomneum::OverBudgetError
-        Progress.new(done: done, total: machine.circuit.items.size)
+        Progress.new(done: done, total: machine.causes.total)
       end
 
       # @param machine [Wattomneum::Circuits::Machine]
@@ -31,24 +31,22 @@ module Server
 
       # @return [Progress, nil] nil when the machine knows its causes
       def progress
-        return if @machine.causes_known?
+        return if @machine.causes.known?
 
         row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides))
-        row = work_out if row.nil? || row.left_alone?(Time.now.utc)
-        return if row.nil?
-        return Progress.new(done: row.done, total: row.total) unless row.finished?
+        return if row&.finished? && @machine.recall_causes(row.strengths.to_s).known?
 
-        @machine.dead_sets = row.dead_sets.map(&:to_a)
-        nil
+        row = work_out if row.nil? || row.left_alone?(Time.now.utc)
+        row && Progress.new(done: row.done, total: row.total)
       end
 
       private
 
       def work_out
-        Machines.within_budget { @machine.causes }
+        Machines.within_budget { @machine.causes.work_out }
         nil
       rescue Wattomneum::OverBudgetError
-        total = Machines.within_budget { @machine.circuit.items.size }
+        total = Machines.within_budget { @machine.causes.total }
         DB.transaction { Models::CauseTable.order(@version, @overrides, total: total) }
       end
     end

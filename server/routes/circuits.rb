@@ -7,6 +7,8 @@ module Server
     class Circuits < Base
       # A sheet is one long text.
       SHEET = { most_bytes: Bounds[:sheet_body_bytes], most_characters: Bounds[:sheet_body_bytes] }.freeze
+      # What may be said of a thing, and the parameter that lists where it is so.
+      SAID = { **%w[dead weak runs low high].to_h { |word| [word, word] }, 'works' => 'working' }.freeze
 
       get '/api/circuits' do
         allow!(:read)
@@ -49,9 +51,9 @@ module Server
       get '/api/circuits/:id/common-cause' do
         allow!(:read)
         # What is no word of this sheet is said at once, not after the work.
-        Wattomneum::Circuits::Questions::CommonCause.listed(machine.circuit, dead: listed('dead'), working: listed('working'))
+        said = Wattomneum::Circuits::Questions::CommonCause::Said.all(machine.circuit, SAID.transform_values { |name| listed(name) })
         going_on = unit ? Queries::Causes.bit_by_bit(machine) : Queries::Causes.new(machine, version, overrides).progress
-        next worked_out { answers.common_cause(listed('dead'), listed('working')) } if going_on.nil?
+        next worked_out { answers.common_cause(said) } if going_on.nil?
 
         status 202
         json(progress: going_on.to_h)

@@ -2,7 +2,7 @@
 
 module Server
   module Workers
-    # Works out what falls dead with each item of a circuit, and says how far it is. May run twice: the answer is the same.
+    # Works out what every fault of a circuit does to all that is watched, and says how far it is. May run twice: the answer is the same.
     class WorkOutCauses < Que::Job
       SAY_EVERY_SECONDS = 0.5
 
@@ -12,15 +12,15 @@ module Server
         return if row.nil? || row.finished?
 
         version = Models::SheetVersion.with_pk!(row.version_id)
-        machine = Queries::Machines.of(version, row.overrides.to_h)
+        causes = Queries::Machines.of(version, row.overrides.to_h).causes
         said_at = clock
-        sets = machine.dead_sets do |done|
+        causes.work_out do |done|
           next if clock - said_at < SAY_EVERY_SECONDS
 
           said_at = clock
           Models::CauseTable.where(key: key).update(done: done)
         end
-        Models::CauseTable.where(key: key).update(done: sets.size, total: sets.size, dead_sets: Sequel.pg_jsonb(sets))
+        Models::CauseTable.where(key: key).update(done: causes.total, total: causes.total, strengths: Sequel.blob(causes.dump))
       end
 
       private

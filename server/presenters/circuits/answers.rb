@@ -45,13 +45,8 @@ module Server
           { item: key, state: state, terminals: terminals }
         end
 
-        # @param dead [Array<String>]
-        # @param working [Array<String>]
-        def common_cause(dead, working)
-          found = @machine.causes.explain(dead: dead, working: working)
-          { causes: found.causes.first(5).map { |one| cause(one) }, next_look: next_look(found.next_look),
-            pairs: found.pairs.first(3).map { |pair| pair.map { |one| cause(one) } } }
-        end
+        # @param said [Array<Wattomneum::Circuits::Questions::CommonCause::Said>]
+        def common_cause(said) = Causes.new(@machine).call(said)
 
         private
 
@@ -83,25 +78,6 @@ module Server
           { number: run.wire.number, from: run.from, to: run.to, colour: run.wire.colour, size: run.wire.size, length_m: run.wire.length_m,
             zone: run.wire.zone }
         end
-
-        def next_look(look)
-          look && { key: look.watch.key, label: look.watch.label, if_dead: items(look.if_dead), if_works: items(look.if_works) }
-        end
-
-        # A component named as a whole stands for its own pins and rings.
-        def items(cause)
-          named = cause.items.select(&:whole).map(&:uuid)
-          cause.items.select { |item| item.whole || !named.include?(item.uuid) }
-               .map { |item| { key: item.key, label: item.label, kind: item.kind.tr('_', ' '), zone: item.zone } }
-        end
-
-        def cause(cause)
-          { items: items(cause), probability: cause.probability, explains: labels(cause.explains), leaves: labels(cause.leaves),
-            misses: labels(cause.misses), breaks: labels(cause.breaks), also_dead: labels(cause.also_dead) }
-        end
-
-        def labels(keys) = keys.map { |key| names.fetch(key) }
-        def names = @names ||= @machine.circuit.watches.to_h { |watch| [watch.key, watch.label] }
       end
     end
   end

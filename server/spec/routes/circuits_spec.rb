@@ -49,15 +49,25 @@ RSpec.describe Server::Routes::Circuits do
       pump = fitted(unit, 'fuel_pump').id
       answer = read("/api/circuits/#{pump}/common-cause?dead=M2")
       expect(answer['next_look']['key']).to eq('K11')
-      expect(answer['next_look']['if_dead'].map { |item| item['key'] }).to include('G8')
+      expect(answer['next_look']['answers'].find { |one| one['word'] == 'dead' }['items'].map { |item| item['key'] }).to include('G8')
       best = read("/api/circuits/#{pump}/common-cause?dead=K11,M2,B12&working=")['causes'].first
-      expect(best['items'].map { |item| item['key'] }).to include('G8')
+      expect([best['items'].map { |item| item['key'] }, best['kinds'].first, best['as_likely']]).to match([include('G8'), 'open', true])
+    end
+
+    it 'explains what is weak, what reads too high and what was seen in one key state, and says which it was' do
+      allow(Server::Queries::Machines).to receive(:longest).and_return(30)
+      cause = ->(words) { read("/api/circuits/#{sheet}/common-cause?#{words}")['causes'].first }
+      high = cause.call('high=A1:B/6&working=A1,A1:B/7,A1:B/8')
+      expect(high['explains']).to eq(['Coolant temperature high'])
+      expect(high['items'].map { |item| item['key'] }).to include('B4').and not_include('Y51')
+      expect(cause.call('dead=Y51@running')['explains']).to eq(['Injector 1 (Running)'])
     end
 
     it 'says what was wrong with a pin, a wire, an item, a state and a code that are not there' do
       { 'pin?pin=A1:Z/9&state=running' => 'no pin A1:Z/9', 'pin?pin=A1:A/1&state=flying' => 'no key state flying',
         'wire?number=999' => 'no wire 999', 'opening?item=F99' => 'nothing called F99', 'common-cause?dead=P9999' => 'called P9999',
-        'common-cause?dead=' => 'at least one' }.each do |question, words|
+        'common-cause?dead=' => 'at least one', 'common-cause?runs=Y1@flying' => 'no key state flying',
+        'common-cause' => 'at least one' }.each do |question, words|
         read("/api/circuits/#{sheet}/#{question}")
         expect([status, error['message']]).to match([422, include(words)])
       end
@@ -150,8 +160,8 @@ RSpec.describe Server::Routes::Circuits do
     end
 
     it 'works out the common causes of a whole unit bit by bit, and says how far it is' do
-      unit = truck('start_24v', 'ecu_power', 'fuel_pump', 'grounds_truck', 'heater')
-      ask = -> { read("/api/circuits/#{unit.id}/common-cause?dead=M2,U3&working=M1") }
+      unit = truck('start_24v', 'fuel_pump', 'grounds_truck', 'heater')
+      ask = -> { read("/api/circuits/#{unit.id}/common-cause?dead=M2,B12&working=K11,U3") }
       read("/api/circuits/#{unit.id}")
       allow(Server::Queries::Machines).to receive(:longest).and_return(0.4)
       first = ask.call

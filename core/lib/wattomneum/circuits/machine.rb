@@ -24,21 +24,12 @@ module Wattomneum
       # @return [Questions::BlastRadius]
       def blast = @blast ||= Questions::BlastRadius.new(settled)
 
-      # @return [Questions::CommonCause] seconds of work the first time, for the largest sheets minutes
-      # @raise [OverBudgetError] if a deadline holds that is shorter; what was done is kept
-      def causes = @causes ||= Questions::CommonCause.new(circuit, dead_sets)
+      # @return [Questions::CommonCause] what explains a list of what was seen
+      def causes = @causes ||= Questions::CommonCause.new(settled)
 
-      # @yieldparam done [Integer] how many of the circuit's items are worked out
-      # @return [Array<Array<String>>]
-      def dead_sets(&progress) = Questions::CommonCause.dead_sets(blast, circuit, &progress)
-
-      # @return [Boolean] whether causes answers at once
-      def causes_known? = !@causes.nil?
-
-      # @param dead_sets [Array<Array<String>>] worked out beforehand, from the same sheet
-      def dead_sets=(dead_sets)
-        @causes = Questions::CommonCause.new(circuit, dead_sets)
-      end
+      # @param bytes [String] worked out beforehand, from the same sheet
+      # @return [Questions::CommonCause]
+      def recall_causes(bytes) = @causes = Questions::CommonCause.new(settled, bytes: bytes)
 
       # @param consumer [Consumer]
       # @param key_state [String]

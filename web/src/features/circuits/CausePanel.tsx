@@ -4,63 +4,64 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
 import { Button } from '../../shared/ui/Button'
-import { ANSWERS, type Answer } from './answers'
-import { commonCause, type CommonCause, type SheetTable } from '../../shared/api/circuits'
+import { ANSWERS, SIGNAL_ANSWERS, spokenAnswer, type Answer } from './answers'
+import { commonCause, type SheetTable } from '../../shared/api/circuits'
 import { NextLook } from './NextLook'
+import { OneCause } from './OneCause'
+import { anythingBad, keyOf, listed, type Said } from './said'
 import { spokenItem } from './spoken'
 
-type Said = Record<string, Answer | undefined>
+type Watch = SheetTable['watches'][number]
+const isSignal = (watch: Watch | undefined) => watch?.kind === 'signal'
 
-function OneCause({ cause, rank, onOpen }: { cause: CommonCause; rank: number; onOpen: (item: string) => void }) {
-  const line = (title: string, words: string[]) =>
-    words.length > 0 && (
-      <div className="contents">
-        <dt className="font-label text-quiet">{title}</dt>
-        <dd>{words.join(', ')}</dd>
-      </div>
-    )
-  const whole = cause.misses.length === 0 && cause.breaks.length === 0
+/** What was seen in other key states than the one that is shown. */
+function SaidElsewhere({
+  said,
+  state,
+  sheet,
+  onUnsay,
+}: {
+  said: Said
+  state: string
+  sheet: SheetTable
+  onUnsay: (key: string) => void
+}) {
+  const other = Object.entries(said).filter(([key, answer]) => answer && (key.split('@', 2)[1] ?? '') !== state)
+  if (other.length === 0) return null
   return (
-    <li className="rule-below py-3">
-      <p className="font-label text-lead font-bold">
-        {rank}. {whole ? 'Explains all of it' : 'Explains part of it'}
-      </p>
-      <p className="py-1">
-        {cause.items.slice(0, 8).map((item) => (
-          <Button
-            key={item.key}
-            look="inline"
-            className="mr-3"
-            onClick={() => {
-              onOpen(item.key)
-            }}
-          >
-            {spokenItem(item)}
-          </Button>
-        ))}
-        {cause.items.length > 8 && <span className="text-quiet">and {cause.items.length - 8} more</span>}
-      </p>
-      {cause.items.length > 1 && (
-        <p className="text-quiet">No list of dead and working tells these apart: measure between them.</p>
-      )}
-      <dl className="grid grid-cols-[8rem_1fr] gap-x-4 pt-1">
-        {line('Explains', cause.explains)}
-        {line('Leaves working', cause.leaves)}
-        {line('Does not explain', cause.misses)}
-        {line('Would also kill', cause.breaks)}
-        {line('Then dead too', cause.also_dead)}
-      </dl>
-    </li>
+    <ul className="flex flex-wrap gap-x-6">
+      {other.map(([key, answer]) => {
+        const [name, seenIn = ''] = key.split('@', 2)
+        const watch = sheet.watches.find((one) => one.key === name)
+        const where = sheet.states.find((one) => one.key === seenIn)?.label ?? 'whenever it should work'
+        return (
+          <li key={key}>
+            {watch?.label} {answer && spokenAnswer(answer, isSignal(watch))} ({where}){' '}
+            <Button
+              look="inline"
+              onClick={() => {
+                onUnsay(key)
+              }}
+            >
+              take back
+            </Button>
+          </li>
+        )
+      })}
+    </ul>
   )
 }
 
-/** These are dead, these work: which one opening explains it. */
+/** These are dead, these work: which one thing explains it. */
 export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item: string) => void }) {
   const [said, setSaid] = useState<Said>({})
+  const [state, setState] = useState('')
   const [codes, setCodes] = useState('')
-  const listed = (answer: Answer) => Object.keys(said).filter((key) => said[key] === answer)
-  const dead = [...listed('dead'), ...codes.split(/[\s,;]+/).filter((code) => code !== '')]
-  const { data: answer, error } = useQuery(commonCause(sheet.id, dead, listed('works')))
+  const seen = listed(
+    said,
+    codes.split(/[\s,;]+/).filter((code) => code !== ''),
+  )
+  const { data: answer, error } = useQuery(commonCause(sheet.id, seen, anythingBad(seen)))
   const progress = answer && 'progress' in answer ? answer.progress : null
   const data = answer && 'causes' in answer ? answer : null
   const say = (key: string, answer: Answer | undefined) => {
@@ -73,13 +74,13 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
         <h2 className="text-reading leading-tight">These are dead, these work</h2>
         <p className="text-quiet">Say what was seen; what nobody looked at stays unsaid.</p>
       </header>
-      {dead.length > 0 && (
+      {anythingBad(seen) && (
         <section aria-label="Common cause" aria-live="polite">
           <ErrorNote error={error} />
           {progress && (
             <p role="status">
-              Working out what falls dead with each of {progress.total} wires and parts: {progress.done} done. You can
-              leave; it goes on.
+              Working out what each of {progress.total} faults does to all of this: {progress.done} done. You can leave;
+              it goes on.
             </p>
           )}
           {look && (
@@ -108,33 +109,61 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
           )}
         </section>
       )}
-      <Field label="Trouble codes that are set" help="P0201 P0202, a space between">
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={codes}
-            onChange={(event) => {
-              setCodes(event.target.value.toUpperCase())
-            }}
-          />
-        )}
-      </Field>
+      <div className="grid gap-5 sm:grid-cols-2">
+        <Field label="Trouble codes that are set" help="P0201 P0202, a space between">
+          {(wiring) => (
+            <input
+              {...wiring}
+              value={codes}
+              onChange={(event) => {
+                setCodes(event.target.value.toUpperCase())
+              }}
+            />
+          )}
+        </Field>
+        <Field label="Seen" help="one station that works beside one that does not tells most">
+          {(wiring) => (
+            <select
+              {...wiring}
+              value={state}
+              onChange={(event) => {
+                setState(event.target.value)
+              }}
+            >
+              <option value="">whenever it should work</option>
+              {sheet.states.map((one) => (
+                <option key={one.key} value={one.key}>
+                  {one.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <SaidElsewhere
+        said={said}
+        state={state}
+        sheet={sheet}
+        onUnsay={(key) => {
+          say(key, undefined)
+        }}
+      />
       <div>
         {sheet.watches.map((watch) => (
-          <div key={watch.key} className="rule-below flex items-center justify-between gap-4 py-1">
-            <span>
+          <div key={watch.key} className="rule-below flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-1">
+            <span className="w-full sm:w-auto">
               {watch.label} <span className="text-quiet">{watch.codes.join(' ')}</span>
             </span>
-            <Segments
+            <Segments<Answer>
               label={watch.label}
-              options={ANSWERS}
+              options={isSignal(watch) ? SIGNAL_ANSWERS : ANSWERS}
               size="dense"
-              chosen={said[watch.key]}
+              chosen={said[keyOf(watch.key, state)]}
               onChoose={(answer) => {
-                say(watch.key, answer)
+                say(keyOf(watch.key, state), answer)
               }}
               onUnsay={() => {
-                say(watch.key, undefined)
+                say(keyOf(watch.key, state), undefined)
               }}
             />
           </div>

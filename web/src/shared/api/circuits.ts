@@ -59,16 +59,24 @@ export const live = (id: string, item: string | null, state: string) =>
       ),
   })
 
-export const commonCause = (id: string, dead: string[], working: string[]) =>
+/** What was said of each thing, by word. */
+export interface SeenList {
+  dead: string[]
+  weak: string[]
+  runs: string[]
+  low: string[]
+  high: string[]
+  working: string[]
+}
+
+export const commonCause = (id: string, seen: SeenList, anythingBad: boolean) =>
   queryOptions({
-    queryKey: ['circuits', 'cause', id, dead, working],
-    queryFn: () =>
-      reply(
-        client.GET('/api/circuits/{id}/common-cause', {
-          params: { ...onSheet(id), query: { dead: dead.join(','), working: working.join(',') } },
-        }),
-      ),
-    enabled: dead.length > 0,
+    queryKey: ['circuits', 'cause', id, seen],
+    queryFn: () => {
+      const query = Object.fromEntries(Object.entries(seen).map(([word, keys]) => [word, (keys as string[]).join(',')]))
+      return reply(client.GET('/api/circuits/{id}/common-cause', { params: { ...onSheet(id), query } }))
+    },
+    enabled: anythingBad,
     placeholderData: keepPreviousData,
     refetchInterval: ({ state }) => (state.data && 'progress' in state.data ? PROGRESS_MILLISECONDS : false),
   })

@@ -10,7 +10,7 @@ const SIZES = {
   /** two short answers */
   answer: 'min-h-12 min-w-16 first:ml-0',
   /** two short answers, one line under the other */
-  dense: 'min-h-12 min-w-16 first:ml-0 dense:min-h-9',
+  dense: 'min-h-12 min-w-16 px-2 first:ml-0 dense:min-h-9',
 }
 
 /**

@@ -23,12 +23,6 @@ module Wattomneum
         # @return [Array<Effect>] in the order of states, then of the sheet
         def of(item) = @effects[@runs.of(item.branches)] ||= find(item).freeze
 
-        # @param item [Circuit::Item]
-        # @return [Array<String>] keys of what shows a fault: falls dead, or a signal that moved
-        def dead_keys(item)
-          of(item).select { |effect| effect.change == :dead || (effect.change == :moved && effect.watch.signal?) }.map { |one| one.watch.key }.uniq
-        end
-
         private
 
         def states = @circuit.sheet.states.keys

@@ -1,80 +1,64 @@
 # frozen_string_literal: true
 
+require 'digest'
+
 module Wattomneum
   module Circuits
     module Questions
-      # Which element, come open, explains what is dead and leaves alone what works: a crank-but-no-fuel machine with every injector
-      # code set is one missing ground, not nine parts.
+      # What one thing explains what is dead, weak or runs by itself, and leaves alone what works: a crank-but-no-fuel machine with every
+      # injector code set is one missing ground, not nine parts. Every wire and part open, with too many ohms, shorted to ground.
       #
-      # Priors are base rates of the kinds, more in exposed zones (core/data/element_rates.yml).
+      # Priors are base rates of the kinds, more in exposed zones (core/data/element_rates.yml, fault_kinds.yml).
       class CommonCause
-        RATES = DataFile.load('element_rates').freeze
+        # Another one where another table would be worked out of the same circuit: the kinds of faults, and how it is laid out.
+        SIGNATURE = Digest::SHA256.hexdigest([DataFile.load('fault_kinds'), 1].to_s)
 
-        # What falls dead with each item: the long part of the work, which may be done beforehand and kept.
+        # @param settled [Solving::SettledStates] the sound machine
+        # @param bytes [String, nil] as dump gave them, for the same circuit
+        def initialize(settled, bytes: nil)
+          @settled = settled
+          @circuit = settled.circuit
+          @rows = Strengths.read(bytes, @circuit, ways.effects.size) if bytes
+        end
+
+        # @return [Boolean] whether explain answers at once
+        def known? = !@rows.nil?
+
+        # @return [Integer] how much there is to work out
+        def total = ways.effects.size
+
+        # The long part of the work; what was done when a deadline came is kept.
         #
-        # @param blast [BlastRadius]
-        # @param circuit [Circuit]
-        # @yieldparam done [Integer] how many items are worked out
-        # @return [Array<Array<String>>] keys of watches, in the order of the circuit's items
-        def self.dead_sets(blast, circuit)
-          circuit.items.each_with_index.map do |item, index|
-            blast.dead_keys(item).sort.tap { yield index + 1 if block_given? }
-          end
+        # @yieldparam done [Integer] of total
+        # @return [self]
+        # @raise [OverBudgetError] if a deadline holds that is shorter
+        def work_out(&)
+          @rows ||= strengths.all(&)
+          self
         end
 
-        # @param circuit [Circuit]
-        # @param dead_sets [Array<Array<String>>] of dead_sets
-        def initialize(circuit, dead_sets)
-          @circuit = circuit
-          @ways = circuit.items.group_by(&:uuid).transform_values(&:size)
-          @groups = circuit.items.zip(dead_sets).group_by(&:last).transform_values { |pairs| pairs.map(&:first) }
-                           .reject { |dead, _| dead.empty? }
-        end
+        # @return [String] what was worked out, to be kept
+        def dump = Strengths.dump(work_out && @rows)
 
-        # @return [Hash{Array<String> => Array<Circuit::Item>}] what falls dead, and the items whose opening does just that
-        attr_reader :groups
-
-        # @param dead [Array<String>] keys of watches that do not work, or trouble codes that are set
-        # @param working [Array<String>] keys of watches that work
+        # @param said [Array<Said>] by Said.all
         # @return [Explanation]
-        # @raise [UnknownKeyError] if a key is no watch and no code of this sheet
-        # @raise [InvalidQuantityError] if nothing is dead
-        def explain(dead:, working: [])
-          listed_dead, listed_working = self.class.listed(@circuit, dead: dead, working: working)
-          Explanation.new(groups: @groups, prior: method(:prior), watches: @circuit.watches, dead: listed_dead, working: listed_working)
-        end
-
-        # What was said, as watches of the sheet. Quick, so that a slip is told before any work is done.
-        #
-        # @param circuit [Circuit]
-        # @param dead [Array<String>] keys of watches, or trouble codes
-        # @param working [Array<String>]
-        # @return [Array(Array<String>, Array<String>)] keys of the watches that are dead, and of those that work
-        # @raise [UnknownKeyError] if a key is no watch and no code of this sheet
-        # @raise [InvalidQuantityError] if nothing is dead
-        def self.listed(circuit, dead:, working:)
-          dead_keys, working_keys = [dead, working].map { |words| words.flat_map { |word| keys_of(circuit, word) }.uniq }
-          raise InvalidQuantityError.new('say at least one thing that is dead', field: 'dead') if dead_keys.empty?
-
-          [dead_keys, working_keys - dead_keys]
-        end
-
-        # A code may be set by several things.
-        def self.keys_of(circuit, word)
-          found = circuit.watches.select { |watch| watch.key == word || watch.codes.include?(word) }
-          raise UnknownKeyError, "nothing on sheet #{circuit.sheet.key} is called #{word}, or sets it" if found.empty?
-
-          found.map(&:key)
-        end
-        private_class_method :keys_of
+        def explain(said) = Explanation.new(circuit: @circuit, outcomes: outcomes, said: said)
 
         private
 
-        # The ways in which one component can open share its rate.
-        def prior(item)
-          kind = RATES['kinds'].fetch(item.kind, 1.0) / @ways.fetch(item.uuid)
-          exposure = @circuit.sheet.zones.dig(item.zone, 'exposure') || []
-          kind * (1 + exposure.sum { |word| RATES['exposure'].fetch(word, 0.0) })
+        def ways = @ways ||= Ways.new(@circuit)
+        def strengths = @strengths ||= Strengths.new(@settled, ways.effects)
+
+        # What looks the same is one outcome; what nobody sees is none.
+        def outcomes
+          @outcomes ||= begin
+            sound, *others = work_out && @rows
+            looks = Looks.new(@circuit, sound)
+            nothing = looks.of(sound)
+            seen = others.map { |row| looks.of(row) }
+            groups = ways.all.group_by { |way| seen[way.effect] }.except(nothing)
+            groups.map { |look, same| Outcome.new(look, look.each_with_index.map { |one, watch| looks.overall(watch, one) }, same) }
+          end
         end
       end
     end

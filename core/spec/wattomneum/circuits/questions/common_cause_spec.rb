@@ -1,96 +1,113 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
-  blasts = Hash.new do |hash, key|
-    circuit = Wattomneum::Circuits::Library.fetch(key).circuit
-    blast = Wattomneum::Circuits::Questions::BlastRadius.new(Wattomneum::Circuits::Solving::SettledStates.new(circuit))
-    hash[key] = [circuit, blast, described_class.new(circuit, described_class.dead_sets(blast, circuit))]
+  machines = Hash.new { |hash, key| hash[key] = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch(key)) }
+
+  define_method(:explain) do |sheet, words|
+    machine = machines[sheet]
+    machine.causes.explain(described_class::Said.all(machine.circuit, words))
   end
+
+  def keys(cause) = cause.items.map(&:key)
 
   # Typical (common practice): a crank-but-no-fuel machine with a silent pump relay is one missing ground at the relay coil.
   it 'finds the one ground at the relay coil behind a silent pump relay, a dead pump and a dead heater' do
-    _, _, causes = blasts['fuel_pump']
-    best = causes.explain(dead: %w[K11 M2 B12]).causes.first
-    expect(best.items.map(&:key)).to include('G8', 'wire 8', 'wire 7')
-    expect(best.items.map(&:key)).not_to include('G9')
-    expect(best).to have_attributes(misses: [], breaks: [], explains: match_array(%w[K11 M2 B12]))
+    found = explain('fuel_pump', 'dead' => %w[K11 M2 B12])
+    best = found.causes.first
+    expect(keys(best)).to include('G8', 'wire 8', 'wire 7').and not_include('G9')
+    expect([found.misfits(best), found.fits(best).size, best.kinds]).to match([[], 3, include('open')])
   end
 
   it 'takes the pump side apart from the coil side by what still clicks' do
-    _, _, causes = blasts['fuel_pump']
-    best = causes.explain(dead: %w[M2 B12], working: %w[K11]).causes.first
-    expect(best.items.map(&:key)).to include('G9', 'F15', 'wire 10')
-    expect(best.items.map(&:key)).not_to include('G8')
+    best = explain('fuel_pump', 'dead' => %w[M2 B12], 'works' => %w[K11]).causes.first
+    expect(keys(best)).to include('G9', 'F15', 'wire 10').and not_include('G8')
   end
 
   it 'takes trouble codes for what sets them' do
-    _, _, causes = blasts['ecu_power']
-    best = causes.explain(dead: %w[P0251 P0403 P0045 P0480], working: %w[Y51 A1]).causes.first
-    expect(best.items.map(&:key)).to include('F14', 'SP2')
-    expect(best.also_dead).to be_empty
+    found = explain('ecu_power', 'dead' => %w[P0251 P0403 P0045 P0480], 'works' => %w[Y51 A1])
+    expect(keys(found.causes.first)).to include('F14', 'SP2')
+    expect(found.also_bad(found.causes.first)).to be_empty
   end
 
-  it 'names nothing where nothing that opens makes anything dead' do
-    circuit = Wattomneum::Circuits::Library.fetch('fuel_pump').circuit
-    found = described_class.new(circuit, circuit.items.map { [] }).explain(dead: %w[M2])
-    expect([found.causes, found.pairs, found.next_look]).to eq([[], [], nil])
+  # By Ohm: a coolant sender's signal hangs on 2.2 kohm to 5 V. Sender or its ground lost: 5 V. Signal rubbed through to ground: 0 V.
+  it 'tells a signal that reads too high from one that reads too low' do
+    high, low = %w[high low].map { |word| explain('ecu_power', word => %w[A1:B/6], 'works' => %w[A1 A1:B/7 A1:B/8 A1:B/3]).causes.first }
+    expect([high.kinds.first, keys(high)]).to match(['open', include('B4', 'wire 74', 'wire 68')])
+    expect([low.kinds, keys(low)]).to eq([['shorted'], ['wire 74']])
+  end
+
+  it 'takes what runs where it should be off for what feeds it' do
+    best = explain('ecu_power', 'runs' => %w[Y1], 'works' => %w[A1 Y2 Y3 Y4 Y51]).causes.first
+    expect([best.kinds, keys(best)]).to match([['shorted'], include('wire 48')])
+  end
+
+  # The start button in the valve house works, that at the set does not: what they share is cleared, what only the dead one has is left.
+  it 'tells two stations apart by the key state in which each was tried' do
+    best = explain('genset', 'dead' => %w[M1@start_here], 'works' => %w[M1@start_house]).causes.first
+    expect(keys(best)).to include('S14').and not_include('S15', 'M1', 'K2')
+    other = explain('genset', 'dead' => %w[M1@start_house], 'works' => %w[M1@start_here]).causes.first
+    expect(keys(other)).to include('S15', 'X13 pin 3').and not_include('S14')
+  end
+
+  it 'tells what is weak from what is dead: ohms, not a break' do
+    found = explain('fuel_pump', 'weak' => %w[M2], 'works' => %w[K11])
+    expect(found.causes.first.kinds.first).to eq('series')
   end
 
   it 'names two independent causes where no single one explains it all' do
-    _, _, causes = blasts['ecu_power']
-    pair = causes.explain(dead: %w[Y51 A1:A/41], working: %w[Y52 Y53 Y1 A1:B/3 A1]).pairs.first
-    expect(pair.map { |cause| cause.explains.first }).to match_array(%w[Y51 A1:A/41])
+    found = explain('ecu_power', 'dead' => %w[Y51], 'low' => %w[A1:A/41], 'works' => %w[Y52 Y53 Y1 A1:B/3 A1])
+    expect(found.pairs.first.map { |cause| found.fits(cause).find(&:bad?).watch }.uniq.size).to eq(2)
   end
 
-  it 'asks for something dead and refuses what the sheet has not' do
-    _, _, causes = blasts['fuel_pump']
-    expect { causes.explain(dead: []).causes }.to raise_error(Wattomneum::InvalidQuantityError, /at least one/)
-    expect { causes.explain(dead: ['P9999']).causes }.to raise_error(Wattomneum::UnknownKeyError, /nothing on sheet fuel_pump is called P9999/)
+  it 'names nothing where nothing is watched that could fail' do
+    said = [described_class::Said.new(watch: 0, word: :dead)]
+    found = described_class::Explanation.new(circuit: machines['fuel_pump'].circuit, outcomes: [], said: said)
+    expect([found.causes, found.first, found.pairs, found.next_look]).to eq([[], [], [], nil])
   end
 
-  # 500 injected faults in feeds, grounds, splices and fuses; what a list shows is found by solving the machine with the item open.
-  describe 'over 500 injected faults' do
-    def injected(random, blasts)
-      sheets = %w[ecu_power fuel_pump grounds_truck grounds_bus glow heater engine_stop cluster charge_12v genset]
-      Array.new(500) do
-        circuit, blast, causes = blasts[sheets.sample(random: random)]
-        candidates = circuit.items.select { |item| %w[wire ground splice stud fuse fusible_link].include?(item.kind) && blast.dead_keys(item).any? }
-        item = candidates.sample(random: random)
-        broken = Wattomneum::Circuits::Questions::Workings.new(settled(circuit.sheet, opened: item.branches))
-        [circuit, causes, item, listed(circuit, blast, broken)]
-      end
+  it 'asks for something bad and refuses what the sheet has not' do
+    { { 'dead' => [] } => /at least one/, { 'works' => ['M2'] } => /at least one/, { 'dead' => ['P9999'] } => /called P9999/,
+      { 'dead' => ['M2@flying'] } => /no key state flying/ }.each do |words, sentence|
+      expect { explain('fuel_pump', words) }.to raise_error(Wattomneum::Error, sentence)
     end
+  end
 
-    # Dead: does not work in a state in which it should, or reads something else; working: all the rest.
-    def listed(circuit, _blast, broken)
-      sound = Wattomneum::Circuits::Questions::Workings.new(settled(circuit.sheet))
-      dead, working = circuit.watches.partition do |watch|
-        circuit.sheet.states.keys.any? do |state|
-          change = broken.change(watch, state, sound)
-          change == :dead || (change == :moved && watch.signal?)
-        end
-      end
-      [dead.map(&:key), working.map(&:key)]
+  it 'gives back the same after it was kept, and knows bytes of another circuit' do
+    pump = machines['fuel_pump']
+    kept = described_class.new(pump.settled, bytes: pump.causes.dump)
+    said = described_class::Said.all(pump.circuit, 'dead' => %w[K11 M2])
+    expect(kept.known?).to be(true)
+    expect(kept.explain(said).causes.map { |one| keys(one) }).to eq(pump.causes.explain(said).causes.map { |one| keys(one) })
+    expect(described_class.new(machines['heater'].settled, bytes: pump.causes.dump).known?).to be(false)
+  end
+
+  it 'goes on where a deadline stopped it' do
+    causes = described_class.new(machines['genset'].settled)
+    ticks = 0
+    stops = 0
+    begin
+      Wattomneum::Deadline.within(0.4, clock: -> { (ticks += 1) / 1000.0 }) { causes.work_out }
+    rescue Wattomneum::OverBudgetError
+      stops += 1
+      retry if stops < 200
     end
+    expect([stops, causes.known?]).to match([be_between(2, 199), true])
+  end
 
-    def first_holds?(causes, item, dead, working)
-      return false if dead.empty?
+  # Injected faults of a simulated unit with everything a little off its label; what it shows is told by that unit, not by this ranking.
+  it 'holds the injected one among what stands first 19 times in 20 where everything was seen rightly' do
+    random = Random.new(31)
+    held = Array.new(60) { found_in(machines[%w[ecu_power fuel_pump grounds_truck heater genset].sample(random: random)], random) }
+    expect(held.compact.count(true)).to be >= 0.95 * held.compact.size
+    expect(held.compact.size).to be > 40
+  end
 
-      causes.explain(dead: dead, working: working).causes.first.items.map(&:key).include?(item.key)
-    end
+  def found_in(machine, random)
+    item = machine.circuit.items.select { |one| %w[wire ground splice stud fuse].include?(one.kind) && one.branches.one? }.sample(random: random)
+    shown = SeenByAll.new(machine, Wattomneum::Practice::Fault.open(item.key), random.rand(1000)).all
+    words = shown.keys.group_by { |key| shown[key] == :right ? 'works' : shown[key].to_s }
+    return if words.keys == ['works']
 
-    it 'holds the injected one in the first group at least 95 times in 100, and 80 with one observation in ten wrong or missing' do
-      random = Random.new(31)
-      cases = injected(random, blasts)
-      exact = cases.count { |_, causes, item, (dead, working)| first_holds?(causes, item, dead, working) }
-      noisy = cases.count do |_, causes, item, (dead, working)|
-        flipped = (dead + working).select { random.rand < 0.1 }
-        wrong, missing = flipped.partition { random.rand < 0.5 }
-        told_dead = (dead - flipped) + (working & wrong)
-        told_working = (working - flipped) + (dead & wrong)
-        missing.any? && told_dead.empty? ? false : first_holds?(causes, item, told_dead, told_working)
-      end
-      expect([exact, noisy]).to match([be >= 475, be >= 400])
-    end
+    machine.causes.explain(described_class::Said.all(machine.circuit, words)).first.flat_map { |cause| keys(cause) }.include?(item.key)
   end
 end

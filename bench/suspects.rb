@@ -1,17 +1,26 @@
 # frozen_string_literal: true
 
 # Which reading next: the application by belief and in the order of work, beside three rivals, on the same hidden faults with the same minutes,
-# meter errors and stop rule. N=300 bin/bench suspects runs so many faults a circuit; SEED=9 others.
+# meter errors and stop rule. N=300 faults a circuit; SEED=9 others; ONLY=heater,glow; RUN=belief,half-splitting.
+# STRESS=shorts, intermittent, two, mistaken or bad runs another set of faults, by the application only.
+require 'etc'
+require 'parallel'
 require_relative '../core/lib/wattomneum'
 require_relative '../core/spec/support/core_fixtures'
 require_relative '../core/spec/support/blind_technician'
+require_relative '../core/spec/support/intermittent'
+require_relative '../core/spec/support/mistaken'
 Dir[File.join(__dir__, 'suspects', '*.rb')].each { |file| require file }
 
-CIRCUITS = [%w[fuel_pump M2 key_on], %w[heater U3 key_on], %w[engine_stop Y5 key_on], %w[glow E1 preglow], %w[cluster P1 key_on],
-            %w[ecu_power A1 key_on], %w[start_12v K1 cranking], %w[start_24v K1 cranking]].freeze
 $stdout.sync = true
-FAULTS = ENV.fetch('N', 60).to_i
+FAULTS = ENV.fetch('N', 300).to_i
 SEED = ENV.fetch('SEED', 7).to_i
+STRESS = ENV.fetch('STRESS', nil) && Stress.fetch(ENV.fetch('STRESS', nil))
+
+# Seven are the main set; the others by ONLY.
+CIRCUITS = { 'start_12v' => %w[K1 cranking], 'start_24v' => %w[K1 cranking], 'charge_12v' => %w[H1 key_on], 'heater' => %w[U3 key_on],
+             'ecu_power' => %w[A1 key_on], 'fuel_pump' => %w[M2 key_on], 'magneto_kill' => %w[L9 idle] }.freeze
+OTHERS = { 'engine_stop' => %w[Y5 key_on], 'glow' => %w[E1 preglow], 'cluster' => %w[P1 key_on] }.freeze
 
 # Units of 12 V and 24 V as the specs have them.
 module Fleet
@@ -20,36 +29,39 @@ module Fleet
   def self.of(key) = Wattomneum::Circuits::Library.fetch(key).system_volt == 24 ? series_pair : single_battery
 end
 
-RUNS = {
+BY_THE_APPLICATION = {
   'belief' => ->(complaint, truth) { Product.new(complaint, truth, table: complaint.table) },
-  'order of work' => ->(complaint, truth) { Product.new(complaint, truth, table: nil) },
+  'order of work' => ->(complaint, truth) { Product.new(complaint, truth, table: nil) }
+}.freeze
+BY_RIVALS = {
   'half-splitting' => ->(complaint, truth) { Search.new(complaint, truth, Rivals::HalfSplitting.new(complaint)) },
   'fixed order' => ->(complaint, truth) { Search.new(complaint, truth, Rivals::FixedOrder.new) },
   'cheapest first' => ->(complaint, truth) { Search.new(complaint, truth, Rivals::CheapestFirst.new) }
-}.slice(*ENV.fetch('RUN', 'belief,order of work,half-splitting,fixed order,cheapest first').split(',')).freeze
+}.freeze
 
-def outcome(run, guilty)
-  [run.probes.size, run.minutes, run.found.nil? ? 'stalled' : { true => 'right', false => 'wrong' }.fetch(guilty.include?(run.found))]
+def runs_of(complaint)
+  return complaint.runs if complaint.is_a?(KilledComplaint)
+
+  STRESS ? BY_THE_APPLICATION : BY_THE_APPLICATION.merge(BY_RIVALS)
 end
 
-def print_row(key, name, all)
-  puts format('%<key>-12s %<name>-15s %<n>3d faults: %<tests>4.1f readings, %<minutes>5.1f min, %<tally>s', key: key, name: name, n: all.size,
-              tests: all.sum(&:first) / all.size.to_f, minutes: all.sum { |one| one[1] } / all.size, tally: all.map(&:last).tally)
+def complaint_about(key)
+  kind = key == 'magneto_kill' ? KilledComplaint : Complaint
+  kind.new(key, *CIRCUITS.merge(OTHERS).fetch(key), Fleet.of(key))
 end
 
-calibration = Calibration.new
-misfits = 0
-only = ENV['ONLY']&.split(',')
-CIRCUITS.select { |key, *| only.nil? || only.include?(key) }.each do |key, part, situation|
-  complaint = Complaint.new(key, part, situation, Fleet.of(key))
-  failing = complaint.faults(FAULTS, SEED).each_with_index.reject { |fault, seed| complaint.truth(fault, seed).works?(part, complaint.state) }
-  RUNS.each do |name, made|
-    runs = failing.map { |fault, seed| [made.call(complaint, complaint.truth(fault, seed)).work, complaint.guilty(fault)] }
-    print_row(key, name, runs.map { |run, guilty| outcome(run, guilty) })
-    next unless name == 'belief'
-
-    runs.each { |run, guilty| calibration.add(run.claims, guilty) }
-    misfits += runs.count { |run, _| run.misfits.positive? }
+# Of one circuit, in a process of its own.
+def measured(key)
+  complaint = complaint_about(key)
+  hidden = (STRESS || Stress::STEADY).hidden(complaint, FAULTS, SEED)
+  wanted = ENV['RUN']&.split(',')
+  runs_of(complaint).select { |name, _| wanted.nil? || wanted.include?(name) }.map do |name, made|
+    tally = Tally.new(key, name)
+    hidden.each { |one| tally.add(made.call(complaint, one.truth).work, one.guilty, one.truth) }
+    tally
   end
 end
-puts calibration, "asked for a reading again in #{misfits} runs, none of them mistaken"
+
+only = ENV['ONLY']&.split(',') || CIRCUITS.keys
+tallies = Parallel.map(only, in_processes: Etc.nprocessors) { |key| measured(key).each { |tally| puts tally } }.flatten
+puts Calibration.new(tallies.flat_map(&:claims)), Tally.together(tallies)

@@ -4,13 +4,10 @@
 class Calibration
   BINS = [0.0, 0.1, 0.3, 0.6, 0.9, 0.99, 1.0].freeze
 
-  def initialize
-    @claims = []
+  # @param claims [Array<Array(Float, Boolean)>] share of the likeliest part, and whether it was at fault, after each reading
+  def initialize(claims)
+    @claims = claims
   end
-
-  # @param claims [Array<Array(RepairUnit, Float)>] likeliest part and its share, after each reading
-  # @param guilty [Array<String>] keys of the parts at fault
-  def add(claims, guilty) = @claims.concat(claims.map { |unit, share| [share, guilty.include?(unit&.key)] })
 
   # @return [String] Brier score, and by bins how often it was right
   def to_s

@@ -3,6 +3,9 @@
 # One circuit with something on it that fails.
 class Complaint
   CORE = Wattomneum
+  FAULT = CORE::Practice::Fault
+  # Open so often, the others of 0.1 ohm to 10 kohm, off the grid of the table.
+  OPEN_SHARE = 0.4
   attr_reader :key, :machine, :part, :situation, :system
 
   # @param key [String] of a shipped sheet
@@ -20,28 +23,33 @@ class Complaint
   def sheet = machine.sheet
   def state = CORE::Circuits::Situations.on(sheet, situation).sheet_state
   def table = @table ||= CORE::Faults::Suspects::Table.new(machine, part, state).work_out
-  def symptom = CORE::Jobs::Symptom.new(work: 'auxiliary_load', part: part.id, situation: situation, seen: 'dead')
+  # @param seen [String] dead, or comes_and_goes as a driver says it
+  def symptom(seen = 'dead') = CORE::Jobs::Symptom.new(work: 'auxiliary_load', part: part.id, situation: situation, seen: seen)
 
   # @return [Array<String>] keys of the parts that this fault sits in
   def guilty(fault) = machine.repair_units.along(machine.circuit.item(fault.item).branches).map(&:key)
 
-  # Four in ten open, the others of 0.1 ohm to 10 kohm, off the grid of the table.
-  #
-  # @return [Array<CORE::Practice::Fault>] on its way; not all of them make it fail
-  def faults(count, seed)
-    random = Random.new(seed)
-    Array.new(count) { fault(random) }
+  # @return [CORE::Practice::Truth]
+  def truth(faults, seed, drawn_wrong: false) = CORE::Practice::Truth.new(sheet: sheet, faults: faults, seed: seed, drawn_wrong: drawn_wrong)
+
+  # @return [FAULT] on its way; not every one makes it fail
+  def fault(random)
+    item = items.sample(random: random).key
+    random.rand < OPEN_SHARE ? FAULT.open(item) : FAULT.new(item: item, adds_ohm: 10**random.rand(-1.0..4.0))
   end
 
-  # @return [CORE::Practice::Truth]
-  def truth(fault, seed) = CORE::Practice::Truth.new(sheet: sheet, faults: [fault], seed: seed)
+  # @return [FAULT] that no hypothesis of the table is: rubbed through against a wire that is live
+  def outside(random) = FAULT.fed(wires.sample(random: random).key, 10**random.rand(-1.0..1.0))
+
+  # @return [FAULT]
+  def short(random) = FAULT.short(wires.sample(random: random).key, 10**random.rand(-1.0..1.0))
+
+  # @return [FAULT] not at fault: something hangs on a wire of its way
+  def undrawn(random) = FAULT.short(wires.sample(random: random).key, 10**random.rand(1.0..2.5))
 
   private
 
-  def fault(random)
-    key = items.sample(random: random).key
-    random.rand < 0.4 ? CORE::Practice::Fault.open(key) : CORE::Practice::Fault.new(item: key, adds_ohm: 10**random.rand(-1.0..4.0))
-  end
+  def wires = items.select { |item| item.kind == 'wire' }
 
   def items
     @items ||= machine.circuit.items.select { |item| item.branches.one? && mendable?(item.branches.first) }

@@ -32,6 +32,9 @@ class Search
     self
   end
 
+  # Judged as what it is, not by gates.
+  def condemned? = %w[battery starter alternator control_unit].include?(@found && @complaint.machine.repair_units.fetch(@found).kind)
+
   private
 
   def look

@@ -31,9 +31,15 @@ module Server
       end
 
       def self.conditions(probe, assessment)
-        CORE::Evidence::Points::Asked.of(probe, assessment.paths.circumstances).map { |key| TestCard.condition(key, required: false) }
+        asked = CORE::Evidence::Points::Asked.of(probe, assessment.paths.circumstances).map { |key| TestCard.condition(key, required: false) }
+        assessment.paths.meanwhile.asked?(probe) ? [meanwhile(assessment), *asked] : asked
       end
-      private_class_method :point, :cautions, :conditions
+
+      # It is the complaint's own thing that is looked at.
+      def self.meanwhile(assessment)
+        TestCard.condition(CORE::Faults::Paths::Meanwhile::KEY, required: false).merge(label: "#{assessment.paths.label} meanwhile")
+      end
+      private_class_method :point, :cautions, :conditions, :meanwhile
     end
   end
 end

@@ -47,10 +47,17 @@ module Server
       def line
         by_word = @suspicion.suspects.keys.group_by { |unit| @suspicion.word(unit) }
         word = (by_word.keys - ['open']).first
-        return "#{word.capitalize}: #{WORDS.any_of(by_word.fetch(word))}" if word
+        return ["#{word.capitalize}: #{WORDS.any_of(by_word.fetch(word))}", *pasts(by_word.fetch(word))].join('. ') if word
         return 'Nothing on this circuit is suspected' if by_word.empty?
 
         "#{by_word.fetch('open').size} parts open, none stands out"
+      end
+
+      # What of the unit's own past speaks for the few that are named.
+      def pasts(units)
+        return [] if units.size > MOST_NAMED
+
+        units.filter_map { |unit| (words = @suspicion.past(unit)) && "#{WORDS.part(unit)}: #{words}" }
       end
 
       # What each reading did to the suspects, in the order they were taken.

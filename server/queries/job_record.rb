@@ -8,6 +8,8 @@ module Server
     # SQL: one select by job_id each for reading (with battery and places), what was opened, withdrawal, judgement, repair, disturbance,
     # condemnation, attempt, job_event, job_symptom, job_sheet; unit with yard; fittings at the time the job ended or now; names of the people in it.
     class JobRecord
+      DAY_SECONDS = 86_400
+      private_constant :DAY_SECONDS
       attr_reader :job
 
       # The job is held, so that what is judged here and what somebody enters now do not pass each other.
@@ -97,8 +99,18 @@ module Server
         Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.reject(&:between_points?).map(&:to_core),
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
-          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table
+          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table, past: past
         )
+      end
+
+      # SQL: select repair_unit, made_at from repair join job on job.id = job_id where unit_id = ? and job_id <> ? and made_at < ? and
+      # made_at > ? and repair_unit is not null
+      def past
+        begun = job.opened_at
+        since = begun - (Wattomneum::Faults::Suspects::Priors::LONGEST_DAYS * DAY_SECONDS)
+        earlier = Models::Repair.association_join(:job).where(unit_id: job.unit_id).exclude(job_id: job.id).exclude(repair_unit: nil)
+        earlier.where { (made_at < begun) & (made_at > since) }.select_map(%i[repair_unit made_at])
+               .map { |unit, at| Wattomneum::Jobs::PastWork.new(unit: unit, days: ((begun - at) / DAY_SECONDS).floor) }
       end
 
       def points

@@ -16,6 +16,7 @@ module BrowserBench
 
   # @param about [Hash] the symptom, where it is not starting: thing as the list names it
   def open_job_on(number, complaint, thing: nil, how: 'does nothing')
+    @about = thing
     find_unit(number)
     find('a', text: /\AOpen a(nother)? job\z|Open a job\z/).click
     fill_in 'Complaint, in the driver’s words', with: complaint
@@ -75,11 +76,14 @@ module BrowserBench
       label = Wattomneum::Evidence::Conditions::DEFINITIONS.fetch(key)['label']
       if said.is_a?(Numeric)
         fill_in label, with: said.to_s if page.has_field?(label, wait: 0, exact: false)
-      elsif page.has_css?("[role=radiogroup][aria-label='#{label}']", wait: 0)
-        press find("[role=radiogroup][aria-label='#{label}']").find_button(said)
+      elsif page.has_css?(answers(key, label), wait: 0)
+        press find(answers(key, label)).find_button(said)
       end
     end
   end
+
+  # What it does meanwhile is labelled by what it is.
+  def answers(key, label) = "[role=radiogroup][aria-label#{key == 'meanwhile' ? "$=' meanwhile'" : "='#{label}'"}]"
 
   # Whichever comes first ends the wait.
   def wait_for_saving_or_question(count)

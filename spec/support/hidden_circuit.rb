@@ -13,12 +13,18 @@ class HiddenCircuit
   end
 
   # @param probe [Wattomneum::Readings::Probe]
+  # @param watched [String, nil] id of what is looked at in the same moment, or what the list calls it: "Fuel pump (M2)"
   # @return [Measured]
-  def read(probe)
+  def read(probe, watched: nil)
     state = Wattomneum::Circuits::Situations.on(@machine.sheet, probe.situation).sheet_state
-    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened)
+    beside = watched && probe.by == 'volts' ? { watched: "#{id_of(watched)}:" } : {}
+    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened, **beside)
+    return Measured.new(value: shown.value, conditions: { 'meanwhile' => shown.observation }) if beside.any?
+
     Measured.new(value: shown.overload ? 'OL' : shown.value, observation: shown.observation, conditions: {})
   end
+
+  def id_of(watched) = watched[/\((\w+)\)\z/, 1] || watched
 
   # @param unit [String] key of what was mended
   def mend(unit:)

@@ -19,6 +19,7 @@ module HttpBench
   # @param about [Hash] the symptom, where it is not starting: part, situation
   def open_job_on(number, complaint, **about)
     unit = Server::Models::Unit.first(number: number)
+    @about = about[:part]
     symptom = about.empty? ? { work: 'starting' } : { work: 'auxiliary_load', **about }
     act('/api/jobs', id: SecureRandom.uuid, unit_id: unit.id, complaint: complaint, symptom: symptom)
     expect(status).to eq(201)
@@ -77,9 +78,10 @@ module HttpBench
   end
 
   def send_points(probe, measured)
+    said = asked(bench['next_step']['probe'], measured)
     body = { id: SecureRandom.uuid, probe: probe, **entered(measured) }
-    act("/api/jobs/#{bench['id']}/readings", **body)
-    act("/api/jobs/#{bench['id']}/readings", **body, conditions: { value_confirmed: 'yes' }) if status == 422 && error.key?('question')
+    act("/api/jobs/#{bench['id']}/readings", **body, conditions: said)
+    act("/api/jobs/#{bench['id']}/readings", **body, conditions: { **said, value_confirmed: 'yes' }) if status == 422 && error.key?('question')
     expect(status).to eq(201)
   end
 

@@ -3,7 +3,8 @@
 require_relative 'hidden_circuit'
 
 # Works on a job as its next step says, with readings from a unit that hides a fault; nothing is typed from an expected verdict.
-# Whoever includes it brings the hands: `next_step`, `take_reading`, `record_repair`, `put_everything_back` and `close_job`.
+# Whoever includes it brings the hands: `next_step`, `take_reading`, `record_repair`, `put_everything_back` and `close_job`, and says in @about
+# what the job is about, where that is a component.
 module Journey
   MOST_STEPS = 45
 
@@ -33,7 +34,10 @@ module Journey
 
   # @return what the meter shows, or the eye sees, at this step
   def measured(step, unit)
-    step[:probe] ? unit.read(Wattomneum::Readings::Probe.new(**step[:probe])) : unit.measure(step[:test], position: step[:position])
+    return unit.measure(step[:test], position: step[:position]) unless step[:probe]
+
+    beside = unit.is_a?(HiddenCircuit) ? { watched: @about } : {}
+    unit.read(Wattomneum::Readings::Probe.new(**step[:probe]), **beside)
   end
 
   # @return [Array<String>] kinds of the steps taken, in order

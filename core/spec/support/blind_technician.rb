@@ -78,8 +78,10 @@ class BlindTechnician
 
   def read(probe)
     state = CORE::Circuits::Situations.on(@machine.sheet, probe.situation).sheet_state
-    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened)
+    asked = kase.meanwhile.asked?(probe)
+    shown = @truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened, **(asked ? { watched: "#{@symptom.part}:" } : {}))
+    beside = asked ? { conditions: { 'meanwhile' => shown.observation } } : { observation: shown.observation }
     @readings << CORE::Readings::PointReading.new(id: "r#{@readings.size}", probe: probe, taken_at: @readings.size, value: shown.value,
-                                                  overload: shown.overload || false, observation: shown.observation, round: @repairs.size)
+                                                  overload: shown.overload || false, round: @repairs.size, **beside)
   end
 end

@@ -48,6 +48,8 @@ RSpec.describe Server::Routes::Readings do
     shown = bench['readings'].last
     expect(shown).to include('test_key' => nil, 'short' => 'K11:87 to X8:a/1', 'spoken' => '3.10 V', 'state' => 'key_on')
     expect(shown['judged']).to include('verdict' => 'act', 'weight' => 'proof')
+    expect(bench['next_step']).to include('kind' => 'repeat', 'why' => /One reading alone mends nothing/)
+    bench = measure(job, 'volts', 'K11:87', 'X8:a/1', 3.1)
     expect(bench['next_step']).to include('kind' => 'repair', 'unit' => 'wire 10', 'element_label' => 'Wire 10 green/red 4 mm2')
     row = Server::Models::Reading.where(job_id: job).eager(:from_place, :to_place).all.first
     expect([row.from_place.pin, row.to_place.pin, row.measured_by]).to eq(['87', 'a/1', 'volts'])
@@ -161,6 +163,14 @@ RSpec.describe Server::Routes::Readings do
     measure(job, 'volts', 'BAT:+', 'BAT:-', 25.3)
     measure(job, 'volts', 'U3:A/1', 'U3:A/2', 24.9)
     bench = measure(job, 'volts', 'U3:A/3', 'U3:A/2', 25.1)
+    # Of a fault that comes and goes each of these may have been read while it was gone.
+    expect(bench['next_step']).to include('kind' => 'repeat', 'title' => /in one moment/)
+    expect(bench['next_step']['probe']['conditions'].first).to include('key' => 'meanwhile', 'label' => 'Heater meanwhile')
+    write(:post, "/api/jobs/#{job}/condemnations", { id: SecureRandom.uuid, unit: 'U3' })
+    expect([status, error['message']]).to match([422, /is missing/])
+    bench = [['U3:A/1', 24.9], ['U3:A/3', 25.1]].map do |pin, volt|
+      measure(job, 'volts', pin, 'U3:A/2', volt, conditions: { value_confirmed: 'yes', meanwhile: 'dead' })
+    end.last
     expect(bench['next_step']).to include('kind' => 'condemn', 'unit' => 'U3')
     bench = write(:post, "/api/jobs/#{job}/condemnations", { id: SecureRandom.uuid, unit: 'U3' })
     expect(bench['condemnations'].first).to include('element_label' => 'U3, Heater')

@@ -20,12 +20,14 @@ module Wattomneum
       # @param limits [Limits::Table]
       # @param schools [Schools::Choices]
       # @param table [Suspects::Table, nil] what each fault of this complaint would show, where that is worked out
+      # @param past [Array<Jobs::PastWork>] what was mended on the unit in earlier jobs
       def initialize(system:, readings:, points: [], machine: nil, repairs: [], symptom: Jobs::Symptom.of('starting'), disturbed_count: 0,
-                     limits: Limits::Table.shipped, schools: Schools::Choices.shipped, table: nil)
+                     limits: Limits::Table.shipped, schools: Schools::Choices.shipped, table: nil, past: [])
         readings, undone_tests = Experiments.apart(readings)
         points, undone_points = Experiments.apart(points)
         @undone = undone_tests + undone_points
         @table = table
+        @past = past
         @system = system
         @own_circuit = !machine.nil?
         @machine = machine || Circuits::UsualSheets.machine(system)
@@ -49,7 +51,7 @@ module Wattomneum
         return if machine.nil?
 
         @paths ||= Paths::Case.new(machine: machine, readings: @drops.points, tests: circumstances, symptom: symptom, repairs: repairs,
-                                   disturbed_count: disturbed_count, table: @table, undone: undone.grep(Readings::PointReading))
+                                   disturbed_count: disturbed_count, table: @table, past: @past, undone: undone.grep(Readings::PointReading))
       end
 
       # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points

@@ -25,8 +25,10 @@ module Wattomneum
       # @param sheet [Circuits::Sheet] as it is drawn
       # @param faults [Array<Fault>]
       # @param seed [Integer]
-      def initialize(sheet:, faults:, seed:)
+      # @param drawn_wrong [Boolean] whether the drawing is wrong about this unit: half to twice the ohms, of everything but sources and coils
+      def initialize(sheet:, faults:, seed:, drawn_wrong: false)
         @sheet = sheet
+        @drawn_wrong = drawn_wrong
         @faults = faults
         @random = Random.new(seed)
         @drawn = sheet.circuit
@@ -41,13 +43,14 @@ module Wattomneum
       # @param to [String] node
       # @param state [String] key state of the sheet
       # @param opened [Array<String>] ids of components whose plug is off
+      # @param watched [String, nil] node of what is looked at in the same moment, beside volts
       # @return [Shown]
-      def read(method, from, to, state:, opened: [])
+      def read(method, from, to, state:, opened: [], watched: nil)
         case method
         when 'seen' then Shown.new(observation: seen(from, state, opened))
         when 'ohms' then ohms(from, to, state, opened)
         when 'lamp' then Shown.new(observation: lamp(from, to, state, opened))
-        else Shown.new(value: volts(from, to, state, opened))
+        else Shown.new(value: volts(from, to, state, opened), observation: watched && seen(watched, state, opened))
         end
       end
 
@@ -111,7 +114,9 @@ module Wattomneum
       def off_label(index)
         one = @drawn.owned[index]
         made_so = [Circuits::Parts::Battery, Circuits::Parts::Starter].any? { |kind| one.part.is_a?(kind) }
-        one.branch.volt.zero? && !made_so ? 1 + (SPREAD_RATIO * ((2 * @random.rand) - 1)) : 1.0
+        return 1.0 unless one.branch.volt.zero? && !made_so
+
+        @drawn_wrong && one.branch.name != 'coil' ? 2**noise : 1 + (SPREAD_RATIO * noise)
       end
 
       def change

@@ -63,7 +63,39 @@ function Figure({ condition, answer, onAnswer }: Answering) {
   )
 }
 
-function Word({ condition, answer, onAnswer }: Answering) {
+/** So few words stand side by side, more in a list. */
+const MOST_SIDE_BY_SIDE = 3
+
+function FewWords({ condition, answer, onAnswer }: Answering) {
+  const options = condition.words.map((word) => ({ key: word, label: word }))
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <span className="min-w-0" title={condition.help}>
+        {condition.label}
+      </span>
+      <Segments
+        label={condition.label}
+        size="answer"
+        options={options}
+        chosen={options.find((option) => option.key === answer)?.key}
+        onChoose={onAnswer}
+        onUnsay={() => {
+          onAnswer('')
+        }}
+      />
+    </div>
+  )
+}
+
+function Word(answering: Answering) {
+  return answering.condition.words.length > MOST_SIDE_BY_SIDE ? (
+    <ManyWords {...answering} />
+  ) : (
+    <FewWords {...answering} />
+  )
+}
+
+function ManyWords({ condition, answer, onAnswer }: Answering) {
   const id = useId()
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">

@@ -35,7 +35,10 @@ module Wattomneum
 
         def share = value.abs / sound
         # What was seen of it, where that was not that it works.
-        def does = { 'dead' => 'nothing', 'weak' => 'too little' }[circumstances.uses.seen(@consumer, probe, reading.round)]
+        def does = { 'dead' => 'nothing', 'weak' => 'too little' }[now || circumstances.uses.seen(@consumer, probe, reading.round)]
+
+        # It works as this is read, whatever it did before.
+        def now = ('works' if reading.conditions.word('meanwhile') == 'works')
         def unit = machine.repair_units.fetch(@consumer.unit)
         def said = { volt: reading.spoken, load: @consumer.label, share: Figure.percent(100 * share) }
         def figures = { volt: value.abs, sound_volt: sound }

@@ -15,9 +15,11 @@ module Wattomneum
         # @param repairs [Array<Jobs::Repair>] in the order they were made
         # @param disturbed_count [Integer] things unplugged or taken off and not yet put back
         # @param table [Suspects::Table, nil] what each fault would show, where that is worked out
+        # @param past [Array<Jobs::PastWork>] what was mended on the unit in earlier jobs
         # @param undone [Array<Readings::PointReading>] taken with a repair undone for its proof
-        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil, undone: [])
+        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil, past: [], undone: [])
           @table = table
+          @past = past
           @undone = undone
           @machine = machine
           @lost, known = readings.sort_by(&:taken_at).partition { |reading| lost?(reading.probe) }
@@ -36,8 +38,14 @@ module Wattomneum
           dup.tap { |other| other.symptom = Jobs::Symptom.new(**symptom.to_h, situation: situation) }
         end
 
+        # @return [Suspects::Priors] what the unit's own past speaks for
+        def priors = @priors ||= Suspects::Priors.new(machine, @past)
+
         # @return [Suspicion, nil] how likely each part is at fault, where the table of what each fault would show is worked out
         def suspicion = @table && (@suspicion ||= Suspicion.new(self, @table))
+
+        # @return [Meanwhile] what its own thing did while something was read
+        def meanwhile = @meanwhile ||= Meanwhile.new(self)
 
         # @return [Hash{String => Evidence::Judgement}] by reading id
         def judgements
@@ -148,6 +156,8 @@ module Wattomneum
         def symptom=(other)
           @symptom = other
           @suspicion = nil
+          @meanwhile = nil
+          @newest = nil
         end
 
         private
@@ -167,7 +177,8 @@ module Wattomneum
                                   summary: Evidence::Findings.sentence('point.lost', value: reading.spoken))
         end
 
-        def newest = readings.select { |one| one.round == round }.to_h { |one| [one.probe.alike, one] }
+        # What was read while it worked tells nothing of why it fails.
+        def newest = readings.select { |one| one.round == round && meanwhile.counts?(one) }.to_h { |one| [one.probe.alike, one] }
       end
     end
   end

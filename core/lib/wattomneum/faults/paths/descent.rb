@@ -65,7 +65,8 @@ module Wattomneum
           return @order.measure(outcome.probe, why: outcome.why) if outcome.probe
           return torn(outcome.torn) if outcome.torn
 
-          @order.repair(outcome.unit, outcome.reading) unless @case.mended_in_vain?(outcome.unit.key)
+          # What has a ladder is not convicted by what it holds back: more or less may reach it for another reason.
+          @order.repair(outcome.unit, outcome.reading) unless outcome.unit.laddered || @case.mended_in_vain?(outcome.unit.key)
         end
 
         # Readings that contradict each other: the one that was taken first is read again, once.
@@ -84,11 +85,19 @@ module Wattomneum
           return unless part.is_a?(Circuits::Parts::ControlUnit)
 
           unit = @case.machine.repair_units.fetch(list.first.unit)
-          return unless unit.laddered && !@case.mended_in_vain?(unit.key) && Ladder.new(@case, part).then { |one| proved?(one, part) }
+          return if !unit.laddered || @case.mended_in_vain?(unit.key)
+          return of_one_moment(list) unless Ladder.new(@case, part).then { |one| proved?(one, part) }
 
           Step.new(kind: 'condemn', unit: unit.key, minutes: unit.minutes, failing_reading_id: seen_to_fail.id,
                    risks: unit.cautions, title: "#{unit.label} is proved bad: replace or repair it",
                    why: 'Every supply, ground and request of it is right, and it does nothing')
+        end
+
+        # Each supply and request was there while it was seen to fail.
+        def of_one_moment(list)
+          return unless served?(list) && seen_to_fail
+
+          list.select { |one| called?(one) }.lazy.filter_map { |one| @case.reading(across(one))&.then { |read| @order.in_one_moment(read) } }.first
         end
 
         # Where the complaint is about what it drives, that this is seen dead stands for its own being dead.

@@ -7,7 +7,8 @@ module Wattomneum
       # and request of it right under its load.
       class Ladder
         RUNGS = { 'load.has_volts' => 'done', 'load.dead_with_volts' => 'done', 'load.lacks_volts' => 'failed' }.freeze
-        private_constant :RUNGS
+        NOT_OF_ONE_MOMENT = 'It had its volts; what did it do meanwhile?'
+        private_constant :RUNGS, :NOT_OF_ONE_MOMENT
 
         # @param kase [Case]
         # @param part [Circuits::Part]
@@ -52,9 +53,15 @@ module Wattomneum
         end
 
         def served(consumer)
-          judgement = @case.judgement(Probes.across(consumer, @case.symptom.situation))
+          probe = Probes.across(consumer, @case.symptom.situation)
+          judgement = @case.judgement(probe)
           words = "#{[consumer.from, consumer.to].map { |node| Words.short(node, @case.machine) }.join(' to ')} under its load"
-          rung(consumer.key, words, judgement ? RUNGS.fetch(judgement.code, 'open') : 'open', judgement ? judgement.summary : 'Not measured')
+          return rung(consumer.key, words, 'open', 'Not measured') if judgement.nil?
+
+          state = RUNGS.fetch(judgement.code, 'open')
+          return rung(consumer.key, words, 'open', NOT_OF_ONE_MOMENT) if state == 'done' && !@case.meanwhile.of_one_moment?(@case.reading(probe))
+
+          rung(consumer.key, words, state, judgement.summary)
         end
 
         def rung(key, label, state, reason) = ProofLadder::Rung.new(key: key, label: label, state: state, reason: reason, tests: [])

@@ -10,7 +10,10 @@ module Wattomneum
         UNPROVED = %w[missing void].freeze
         FUSES = %w[fuse fusible_link].freeze
         POSTS_FIRST = 'The posts in this state: every other reading is held against them'
-        private_constant :CHARGE_MINUTES, :UNPROVED, :FUSES, :POSTS_FIRST
+        IN_ONE_MOMENT = 'It had its volts, and it was seen to fail, but not in one moment: were it a fault that comes and goes, a good part ' \
+                        'would be condemned. Read it again and say what it does meanwhile'
+        UNTIL_IT_FAILS = 'It comes and goes: what is read while it works tells nothing. Wiggle the loom on its way, warm it, wet it'
+        private_constant :UNTIL_IT_FAILS, :CHARGE_MINUTES, :UNPROVED, :POSTS_FIRST, :IN_ONE_MOMENT
 
         # @param kase [Case]
         def initialize(kase)
@@ -20,12 +23,14 @@ module Wattomneum
         # @return [Step]
         def call
           return lost if @case.part.nil?
+          return comes_and_goes if @case.meanwhile.in_vain?
 
-          prove || convicted || blown_before || (@case.repairs.any? && Finishing.new(@case, self).call) || seen || search || nothing_found
+          prove || convicted.call || convicted.blown_before ||
+            (@case.repairs.any? && Finishing.new(@case, self).call) || seen || search || nothing_found
         end
 
         # @return [Step, nil]
-        def aside = prove || convicted
+        def aside = prove || convicted.call
 
         # @param consumers [Array<Circuits::Consumer>] that lack something
         # @return [Step, nil] along their feeds and returns, held against the posts
@@ -88,6 +93,14 @@ module Wattomneum
           measure(across, why: 'What reaches it says how much current flows') unless known || @case.reading(across)
         end
 
+        # @param reading [Readings::PointReading] of volts that something had
+        # @return [Step, nil] to read them again with it in view; nil where they were read so
+        def in_one_moment(reading)
+          return if @case.meanwhile.of_one_moment?(reading)
+
+          measure(reading.probe, kind: 'repeat', why: IN_ONE_MOMENT, title: "Meter and eyes in one moment: #{Words.probe(reading.probe, machine)}")
+        end
+
         private
 
         def risks(state) = [*@case.risks, *Circuits::Situations.on(machine.sheet, state).cautions]
@@ -148,47 +161,11 @@ module Wattomneum
 
         def usable_consumer?(consumer, probe) = @case.circumstances.volt_between(consumer.from, consumer.to, probe).abs > Probes::LEAST_VOLT
 
-        def convicted
-          found = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
-          key, reading = found.find { |unit, _| !@case.mended_in_vain?(unit) }
-          key && repair(machine.repair_units.fetch(key), reading)
-        end
-
-        # A fuse that was found blown before what blew it was mended still has to be put in.
-        def blown_before
-          older = @case.readings.select { |one| one.round < @case.round }
-          convicted = older.flat_map { |one| @case.judgements.fetch(one.id).convicts.map { |unit| [unit, one] } }
-          key, reading = convicted.find do |unit, _|
-            FUSES.include?(machine.repair_units.fetch(unit).kind) && @case.repairs.none? { |made| made.unit == unit }
-          end
-          key && repair(machine.repair_units.fetch(key), reading)
-        end
-
-        # What fails by more than a hint, now.
-        def failing
-          @case.current.select { |reading| @case.judgements.fetch(reading.id).then { |one| one.act? && one.weight != 'hint' } && matters?(reading) }
-        end
-
-        # What takes so little of the volts that are missing does not keep it from working: more current flows there than should, for a fault
-        # elsewhere.
-        def matters?(reading)
-          lost = @case.judgements.fetch(reading.id).figures[:drop_volt]
-          return true if lost.nil? || consumers.empty? || reading.probe.situation != situation
-
-          lost.abs >= [LITTLE_SHARE * @case.lacking_volt(consumers.first), LEAST_LITTLE_VOLT].min
-        end
-
-        LITTLE_SHARE = 0.03
-        LEAST_LITTLE_VOLT = 0.5
-        private_constant :LITTLE_SHARE, :LEAST_LITTLE_VOLT
-
         def title_of(unit)
           return "#{unit.label} is blown: look for what blew it before a new one goes in" if FUSES.include?(unit.kind)
 
           "Mend: #{unit.label}"
         end
-
-        # -- after a repair
 
         # -- the order of work
 
@@ -196,7 +173,13 @@ module Wattomneum
           judgement = @case.judgement(@case.seen_probe)
           return measure(@case.seen_probe, why: 'See it fail before anything is touched') if judgement.nil?
 
-          comes_and_goes if judgement.sound?
+          until_it_fails || comes_and_goes if judgement.sound?
+        end
+
+        def until_it_fails
+          return if @case.repairs.any? || !@case.meanwhile.waited_for?
+
+          measure(@case.seen_probe, kind: 'repeat', why: UNTIL_IT_FAILS, title: "Try it until it fails: #{Words.probe(@case.seen_probe, machine)}")
         end
 
         def search
@@ -249,7 +232,8 @@ module Wattomneum
                    why: judgement.summary)
         end
 
-        def nothing_found = Unproved.new(@case, failing).call
+        def nothing_found = Unproved.new(@case, convicted.failing).call
+        def convicted = @convicted ||= Convicted.new(@case, self)
       end
     end
   end

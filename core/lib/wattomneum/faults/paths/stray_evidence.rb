@@ -13,7 +13,7 @@ module Wattomneum
         READ_MINUTES = 2
         # A wire is rubbed through less often than a contact sticks (ours).
         RUBBED = 0.3
-        private_constant :MINUTES, :READ_MINUTES, :RUBBED
+        private_constant :RUBBED
 
         # @param kase [Case]
         def initialize(kase)

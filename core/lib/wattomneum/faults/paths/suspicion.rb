@@ -13,7 +13,9 @@ module Wattomneum
         # The best explanation misfits from here, by readings (a start from a study; our simulation gives under 2 % false alarms).
         MISFIT_AT = 9.0
         MISFIT_EACH = 1.5
-        private_constant :WORDS, :MENDED_SHARE, :MISFIT_AT, :MISFIT_EACH
+        # From this share on all else that was read says the same (a start from a study).
+        BORNE_OUT_SHARE = 0.5
+        private_constant :WORDS, :BORNE_OUT_SHARE, :MENDED_SHARE, :MISFIT_AT, :MISFIT_EACH
 
         # @param kase [Case]
         # @param table [Suspects::Table] of this complaint
@@ -32,6 +34,18 @@ module Wattomneum
           end
         end
 
+        # @param unit [Circuits::RepairUnit]
+        # @param reading [Readings::PointReading] straight across it
+        # @return [Boolean] whether all but this reading point at this part too, and this one shows what they let expect
+        def borne_out?(unit, reading)
+          others = silent(untouched).tap { |belief| read.each { |one| after(belief, one) unless one.id == reading.id } }
+          return false unless table.hypotheses.any? { |one| one.unit == unit } && others.by_unit.fetch(unit, 0.0) >= BORNE_OUT_SHARE
+
+          return true unless [reading.probe.from, reading.probe.to].all? { |node| table.node?(node) }
+
+          others.surprise(reading.probe.from, reading.probe.to, reading.value, posts_volt: posts_volt(reading), unit: unit) < MISFIT_AT
+        end
+
         # @return [Array<Array(Readings::PointReading, Array<Circuits::RepairUnit>)>] each reading that counts, and which parts it left
         def left = belief && @left
 
@@ -44,6 +58,10 @@ module Wattomneum
 
         # @return [Circuits::RepairUnit, nil] the only strong suspect
         def strong = suspects.first&.then { |unit, share| unit if share >= WORDS['strong suspect'] }
+
+        # @param unit [Circuits::RepairUnit]
+        # @return [String, nil] what of the unit's past speaks for it
+        def past(unit) = @case.priors.words(unit)
 
         # @param unit [Circuits::RepairUnit]
         # @param probe [Readings::Probe] between points of the table
@@ -87,7 +105,12 @@ module Wattomneum
 
         def spoken_of(belief) = belief.by_unit.reject { |unit, share| unit.nil? || share < WORDS['open'] }
 
-        def untouched = Suspects::Belief.new(table.predictions, lighter: @case.repairs.filter_map(&:unit).to_h { |key| [key, MENDED_SHARE] })
+        # What was mended in this job is hardly at fault again; the unit's past makes some parts likelier.
+        def untouched
+          mended = @case.repairs.filter_map(&:unit).to_h { |key| [key, MENDED_SHARE] }
+          Suspects::Belief.new(table.predictions, times: @case.priors.ratios.merge(mended))
+        end
+
         def posts_volt(reading) = @case.circumstances.posts_volt(reading)
 
         def gone? = !@case.part.nil? && (@case.judgement(@case.seen_probe)&.sound? || false)

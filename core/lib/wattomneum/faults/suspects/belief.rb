@@ -27,10 +27,10 @@ module Wattomneum
         private_constant :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN, :SAID_SO
 
         # @param predictions [Predictions]
-        # @param lighter [Hash{String => Float}] of some parts, by key: what share of its weight each keeps
-        def initialize(predictions, lighter: {})
+        # @param times [Hash{String => Float}] of some parts, by key: what its weight is times
+        def initialize(predictions, times: {})
           @predictions = predictions
-          @logs = predictions.hypotheses.map { |one| Math.log(one.weight * lighter.fetch(one.unit&.key, 1.0)) }
+          @logs = predictions.hypotheses.map { |one| Math.log(one.weight * times.fetch(one.unit&.key, 1.0)) }
           @between = Array.new(@logs.size, 0.0)
           @unsure = Array.new(@logs.size, 1.0)
         end
@@ -96,9 +96,11 @@ module Wattomneum
         # @param to [String] node
         # @param volt [Float] as shown
         # @param posts_volt [Float, nil] the posts at that moment
+        # @param unit [Circuits::RepairUnit, nil] whose likeliest hypothesis is meant; of all of them where none is said
         # @return [Float] how far it is off what the likeliest hypothesis shows, squared, in its own spreads, capped
-        def surprise(from, to, volt, posts_volt: nil)
-          best = probabilities.each_with_index.max.last
+        def surprise(from, to, volt, posts_volt: nil, unit: nil)
+          meant = probabilities.each_index.select { |index| unit.nil? || @predictions.hypotheses[index].unit == unit }
+          best = meant.max_by { |index| probabilities[index] }
           read = @predictions.of([best], from, to)
           off = Predictions.scaled(posts_volt ? volt * share_of_posts(best, posts_volt) : volt) - expected(read, best)
           [(off / Math.hypot(spread(read, best), meter_off(volt)))**2, MOST_SURPRISE].min

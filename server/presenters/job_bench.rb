@@ -69,7 +69,9 @@ module Server
         withdrawn = @record.withdrawals[row.id]
         return "withdrawn: #{withdrawn.reason}" if withdrawn
 
-        'superseded' if @record.superseded.include?(row.id)
+        return 'superseded' if @record.superseded.include?(row.id)
+
+        'taken long before the job was reopened: read it again' if @record.stale?(row)
       end
 
       def ladders

@@ -61,7 +61,10 @@ module Server
         return if key == 'value_confirmed'
         return "#{Wattomneum::Quantities::Figure.trim(said, 2)} #{definition['unit']}" if said.is_a?(Numeric)
 
-        said == 'yes' ? Wattomneum::Wording.inside(definition['label']) : "not #{Wattomneum::Wording.inside(definition['label'])}"
+        label = Wattomneum::Wording.inside(definition['label'])
+        return "#{label}: #{said}" if definition['kind'] == 'word'
+
+        said == 'yes' ? label : "not #{label}"
       end
       private_class_method :said_words
     end

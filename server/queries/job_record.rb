@@ -75,6 +75,10 @@ module Server
         readings.reject { |reading| gone.include?(reading.id) }
       end
 
+      # @param row [Models::Reading]
+      # @return [Boolean] whether it was taken long before the job was reopened
+      def stale?(row) = Wattomneum::Jobs::Reopening.stale?(row.taken_at, reopened_at)
+
       # @return [Set<String>] ids of readings that a correction took the place of
       def superseded = @superseded ||= readings.filter_map(&:supersedes_id).to_set
 
@@ -97,7 +101,7 @@ module Server
 
       def assess(machine)
         Wattomneum::Faults::Assessment.new(
-          system: unit.core_system(batteries.transform_values(&:to_core)), readings: standing.reject(&:between_points?).map(&:to_core),
+          system: unit.core_system(batteries.transform_values(&:to_core)), readings: tests,
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
           disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table, past: past
         )
@@ -113,10 +117,18 @@ module Server
                .map { |unit, at| Wattomneum::Jobs::PastWork.new(unit: unit, days: ((begun - at) / DAY_SECONDS).floor) }
       end
 
+      def tests = standing.reject(&:between_points?).map { |row| row.to_core(round: round_of(row)) }
+
+      # What is stale counts as of the time before the last repair: it is read again, a proof too.
+      def round_of(row) = stale?(row) ? row.repairs_before - 1 : row.repairs_before
+
       def points
-        standing.select(&:between_points?).map { |row| row.to_point(circuit.machine && circuit, opened: opened.fetch(row.id, [])) }
+        standing.select(&:between_points?).map do |row|
+          row.to_point(circuit.machine && circuit, opened: opened.fetch(row.id, []), round: round_of(row))
+        end
       end
 
+      def reopened_at = @reopened_at ||= events.reverse.find { |event| event.kind == 'reopened' }&.at
       def rules = @rules ||= FleetRules.new
       def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))
 

@@ -172,8 +172,21 @@ RSpec.describe Server::Routes::Readings do
       measure(job, 'volts', pin, 'U3:A/2', volt, conditions: { value_confirmed: 'yes', meanwhile: 'dead' })
     end.last
     expect(bench['next_step']).to include('kind' => 'condemn', 'unit' => 'U3')
+    expect(bench['readings'].last['condition_line']).to include('what it does meanwhile: dead')
     bench = write(:post, "/api/jobs/#{job}/condemnations", { id: SecureRandom.uuid, unit: 'U3' })
     expect(bench['condemnations'].first).to include('element_label' => 'U3, Heater')
+  end
+
+  # Evidence is never changed: it is the reopening that lies a year later.
+  it 'asks for everything again where a job is reopened after a year, and keeps what was read then' do
+    job = job_on(truck('fuel_pump'))['id']
+    measure(job, 'seen', 'M2:1', 'M2:2', 'dead')
+    expect(measure(job, 'volts', 'BAT:+', 'BAT:-', 25.2)['next_step']['probe']['by']).to eq('volts')
+    Server::Models::JobEvent.create(job_id: job, kind: 'reopened', at: Time.now.utc + (365 * 86_400), person_id: Server::Models::Account.first.id)
+    bench = read("/api/jobs/#{job}")
+    expect(bench['next_step']['probe']['by']).to eq('seen')
+    expect(bench['readings'].map { |one| one['fate'] }).to all(include('read it again'))
+    expect(bench['readings'].map { |one| one['judged']['verdict'] }).to eq(%w[act sound])
   end
 
   it 'shows a point reading on the unit, and takes it out as CSV' do

@@ -48,13 +48,13 @@ module Wattomneum
       end
 
       def bank_resistance
-        rest = circumstances.latest('posts_rest', round: reading.round)
         posts = companion('posts_cranking')
-        return @figures = {} if rest.nil? || posts.nil? || value <= 0
+        rest_volt = posts && Flow.rest_volt(posts, circumstances)
+        return @figures = {} if rest_volt.nil? || value <= 0
 
-        ohm = Batteries::InternalResistance.measured(rest_volt: rest.value, cranking_volt: posts.value,
+        ohm = Batteries::InternalResistance.measured(rest_volt: rest_volt, cranking_volt: posts.value,
                                                      current_ampere: value)
-        sum("bank = (#{Figure.volt(rest.value)} - #{Figure.volt(posts.value)}) / #{Figure.ampere(value)} = #{Figure.ohm(ohm)}")
+        sum("bank = (#{Figure.volt(rest_volt)} - #{Figure.volt(posts.value)}) / #{Figure.ampere(value)} = #{Figure.ohm(ohm)}")
         @figures = { bank_resistance_ohm: ohm }
       end
 

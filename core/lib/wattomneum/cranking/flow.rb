@@ -21,6 +21,13 @@ module Wattomneum
         [sag_volt, 0].max / bank_ohm
       end
 
+      # @param cranking [Readings::Reading] of the posts while cranking
+      # @param circumstances [Evidence::Circumstances]
+      # @return [Float, nil] what its sag is counted from: said beside it, or the last reading at rest
+      def self.rest_volt(cranking, circumstances)
+        cranking.conditions.number('rest_volt') || circumstances.latest('posts_rest', round: cranking.round)&.value
+      end
+
       # @param reading [Readings::Reading] the reading whose current is asked for
       # @param circumstances [Evidence::Circumstances]
       def initialize(reading, circumstances)
@@ -98,11 +105,9 @@ module Wattomneum
       end
 
       def sag
-        rest = @circumstances.latest('posts_rest', round: @reading.round)
-        cranking = companion('posts_cranking')
-        return if rest.nil? || cranking.nil?
-
-        sag_volt = rest.value - cranking.value
+        cranking = companion('posts_cranking') or return
+        rest_volt = self.class.rest_volt(cranking, @circumstances) or return
+        sag_volt = rest_volt - cranking.value
         bank_ohm = least_bank_ohm(cranking.conditions.number('battery_temperature_celsius'))
         ampere = self.class.most_ampere(sag_volt: sag_volt, bank_ohm: bank_ohm)
         line = "sag #{Quantities::Figure.volt(sag_volt)} / #{Quantities::Figure.ohm(bank_ohm)} " \

@@ -68,9 +68,16 @@ module Wattomneum
       def flow = @flow ||= Flow.new(reading, circumstances)
 
       def sag_line
-        rest = circumstances.latest('posts_rest', round: reading.round)
-        sum("sag #{Figure.volt(rest.value)} - #{Figure.volt(value)} = #{Figure.volt(rest.value - value)}") if rest
+        rest_volt = Flow.rest_volt(reading, circumstances)
+        sum("sag #{Figure.volt(rest_volt)} - #{Figure.volt(value)} = #{Figure.volt(rest_volt - value)}") if rest_volt
+        lowest_line
         sum(flow.estimate.arithmetic) if flow.estimate
+      end
+
+      # The dip as a starter bites is no measure of the bank: it is judged by what the posts settle at.
+      def lowest_line
+        lowest = reading.conditions.number('lowest_volt') or return
+        sum("lowest #{Figure.volt(lowest)} as it bites: not judged")
       end
 
       def holds

@@ -22,6 +22,14 @@ RSpec.describe Wattomneum::Cranking do
       expect(Wattomneum::Cranking::Flow.most_ampere(sag_volt: 0.3, bank_ohm: 0.0025)).to be_within(1e-9).of(120)
     end
 
+    # The rest of the same moment, and the dip as the starter bites: 12.60 - 10.50 = 2.10 V, whatever the least was.
+    it 'counts the sag from the rest that was read with it, and judges what the posts settle at, not their dip' do
+      said = { 'rest_volt' => 12.6, 'lowest_volt' => 6.4, 'battery_temperature_celsius' => 20 }
+      judged = judge(reading('posts_rest', 12.8), reading('cranking_behaviour', 'normal'), reading('posts_cranking', 10.5, conditions: said))
+      expect(judged.verdict).to eq('sound')
+      expect(judged.arithmetic.join("\n")).to include('sag 12.60 V - 10.50 V = 2.10 V').and include('lowest 6.40 V as it bites: not judged')
+    end
+
     it 'lets a clamp meter win over the sag' do
       readings = ground_work(behaviour: 'click', cranking_volt: 12.3) + [reading('cranking_current', 580.0)]
       circumstances = Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: readings)

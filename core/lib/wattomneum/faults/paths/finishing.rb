@@ -5,6 +5,10 @@ module Wattomneum
     module Paths
       # After every repair is proved: what is owed before the job closes, read one by one; then everything put back; then closed.
       class Finishing
+        NO_CHANGE = 'The part is proved and it still fails. No change after a repair neither convicts nor clears it: something left off, or what ' \
+                    'the fault has hurt meanwhile, hides the cure'
+        private_constant :NO_CHANGE
+
         # @param kase [Case]
         # @param order [Order] makes the steps
         def initialize(kase, order)
@@ -13,9 +17,20 @@ module Wattomneum
           @gate = CloseGate.new(kase)
         end
 
+        # The drop is cured and it still fails, seen once: before anything else is held for bad.
+        #
+        # @return [Step, nil]
+        def no_change
+          seen = @case.seen_probe
+          return unless all_proved? && @case.judgement(seen)&.act? && @case.times(seen) == 1
+          return @order.measure(seen, kind: 'repeat', why: NO_CHANGE, title: "Once more: #{Words.probe(seen, @case.machine)}") unless left_off?
+
+          Step.new(**put_back.to_h, title: 'Put back what is off, then see it again', why: "#{NO_CHANGE}. #{put_back.why}")
+        end
+
         # @return [Step, nil] nil where a repair is not proved, and where the complaint is still there
         def call
-          return if @case.proofs.compact.any? { |proof| proof.state != 'proved' } || still_fails?
+          return if !all_proved? || still_fails?
 
           owed = @gate.owed
           probe = owed.find { |one| @case.times(one) < 2 }
@@ -29,6 +44,9 @@ module Wattomneum
 
         # Seen twice: there is a second fault, and the search goes on.
         def still_fails? = @case.judgement(@case.seen_probe)&.act? && @case.times(@case.seen_probe) > 1
+
+        def all_proved? = @case.proofs.compact.all? { |proof| proof.state == 'proved' }
+        def left_off? = @case.disturbed_count.positive?
 
         def measure(probe)
           return @order.measure(probe, why: seen_why(probe)) if probe.by == 'seen'

@@ -11,7 +11,8 @@ module Wattomneum
         FAILS = %w[dead weak].freeze
         # As often as this it was read while it worked, one after another: it does not fail now (ours).
         MOST_IN_VAIN = 6
-        private_constant :WORKS, :FAILS, :MOST_IN_VAIN
+        AGAIN = 'Read while it worked, or nobody looked: once more when it fails. Wiggle the loom on its way, and say what it does meanwhile'
+        private_constant :AGAIN, :WORKS, :FAILS, :MOST_IN_VAIN
 
         # @param kase [Case]
         def initialize(kase)
@@ -39,6 +40,12 @@ module Wattomneum
         # @param reading [Readings::PointReading]
         # @return [Boolean] whether it was seen to fail in that very moment
         def of_one_moment?(reading) = !about?(reading.probe) || FAILS.include?(said(reading))
+
+        # @param probe [Readings::Probe]
+        # @return [String, nil] why it is asked for again, where it was read while it worked, or nobody looked
+        def again(probe)
+          AGAIN if goes? && about?(probe) && @case.reading(probe).nil? && @case.times(probe).positive?
+        end
 
         # @return [Boolean] whether it was read in vain too often: it works now
         def in_vain?

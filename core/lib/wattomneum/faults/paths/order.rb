@@ -25,8 +25,7 @@ module Wattomneum
           return lost if @case.part.nil?
           return comes_and_goes if @case.meanwhile.in_vain?
 
-          prove || convicted.call || convicted.blown_before ||
-            (@case.repairs.any? && Finishing.new(@case, self).call) || seen || search || nothing_found
+          prove || finishing&.no_change || convicted.call || convicted.blown_before || finishing&.call || seen || search || nothing_found
         end
 
         # @return [Step, nil]
@@ -49,6 +48,7 @@ module Wattomneum
           test = test_of(probe)
           return Step.of_test(test.key, why: why, kind: kind, failing_reading_id: failing&.id, unit: unit, title: title || test.label) if test
 
+          why = @case.meanwhile.again(probe) || why
           Step.new(kind: kind, probe: probe, unit: unit, minutes: @case.minutes(probe).round, why: why,
                    failing_reading_id: failing&.id, lamp_on: lamp_on, title: title || (words[0].upcase + words[1..]),
                    risks: risks(probe.situation))
@@ -232,6 +232,7 @@ module Wattomneum
                    why: judgement.summary)
         end
 
+        def finishing = @finishing ||= (Finishing.new(@case, self) if @case.repairs.any?)
         def nothing_found = Unproved.new(@case, convicted.failing).call
         def convicted = @convicted ||= Convicted.new(@case, self)
       end

@@ -32,7 +32,7 @@ RSpec.describe Wattomneum::Faults::Paths::Meanwhile do
 
   it 'takes nothing that was read while it worked for a reason why it fails, and asks what it does from then on' do
     going = known(looked('dead'), posts, across(24.3, 'works'))
-    expect([going.paths.meanwhile.goes?, going.next_step.probe.from]).to eq([true, 'M2:1'])
+    expect([going.paths.meanwhile.goes?, going.next_step.probe.from, going.next_step.why]).to match([true, 'M2:1', /when it fails/])
     expect(going.paths.current.map { |one| one.probe.by }).to eq(%w[seen volts])
     feed = core::Readings::Probe.new(by: 'volts', from: 'F15:2', to: 'BAT:-', situation: 'key_on')
     steady = known(looked('dead'), posts)

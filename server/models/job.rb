@@ -97,6 +97,15 @@ module Server
         self
       end
 
+      # No version is asked for: whoever crawls out says so on whatever device is at hand.
+      #
+      # @param somebody [Boolean]
+      # @return [Job]
+      def under_machine(somebody, by:)
+        this.update(under_machine_id: somebody ? by.id : nil, under_machine_since: somebody ? Time.now.utc : nil)
+        refresh
+      end
+
       # @raise [Refusals::InvalidInput] with the missing points
       def close(input, by:)
         missing = assessment.missing_to_close

@@ -37,7 +37,12 @@ module Server
         { id: @job.id, number: @job.number, state: @job.state, symptom: symptom, complaint: @job.complaint, seen: @job.seen,
           lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
           ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
+          under_machine: under_machine,
           attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
+      end
+
+      def under_machine
+        @job.under_machine_id && { person: @record.names[@job.under_machine_id], since: @job.under_machine_since.iso8601 }
       end
 
       def unit

@@ -133,7 +133,7 @@ module Server
       def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))
 
       def people_ids
-        [job.opened_by_id, *events.map(&:person_id), *readings.map(&:person_id), *repairs.map(&:person_id),
+        [job.opened_by_id, *job.under_machine_id, *events.map(&:person_id), *readings.map(&:person_id), *repairs.map(&:person_id),
          *condemnations.map(&:person_id)].uniq
       end
     end

@@ -49,6 +49,11 @@ module Server
         once(201, :bench) { held.note_attempt(contract!(Contracts::Attempt)) }
       end
 
+      post '/api/jobs/:id/under-machine' do
+        allow!(:work_on_job)
+        once(200, :bench) { held.under_machine(contract!(Contracts::UnderMachine)[:somebody], by: person) }
+      end
+
       post '/api/jobs/:id/close' do
         allow!(:work_on_job)
         once(200, :bench) { held.close(contract!(Contracts::Ending), by: person) }

@@ -68,11 +68,12 @@ RSpec.describe 'Heavy circuits' do
     allow(Server::Queries::Machines).to receive(:longest).and_return(0.2)
     machine = Server::Queries::Machines.of(version)
     causes = Server::Queries::Causes.new(machine, version, {})
-    expect(causes.progress.to_h).to include(done: 0, total: machine.circuit.items.size)
+    expect(causes.progress.to_h).to include(done: 0, total: machine.causes.total)
     key = Server::Models::CauseTable.get(:key)
     expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::WorkOutCauses').count).to eq(1)
     Server::Workers::WorkOutCauses.run(key)
     expect(causes.progress).to be_nil
-    expect(machine.causes.explain(dead: ['L3x1'], working: %w[L3x0 L3x2]).causes.first.items.map(&:key)).to include('L3x1')
+    said = Wattomneum::Circuits::Questions::CommonCause::Said.all(machine.circuit, 'dead' => ['L3x1'], 'works' => %w[L3x0 L3x2])
+    expect(machine.causes.explain(said).causes.first.items.map(&:key)).to include('L3x1')
   end
 end

@@ -81,6 +81,7 @@ class WriteRequests
      write('post', '/api/repairs/{id}/make-permanent', id: MODELS::Repair.still_temporary.first.id),
      write('post', '/api/jobs/{id}/disturbances', { id: uuid, what: 'lead off' }, id: @job.id),
      write('post', '/api/disturbances/{id}/put-back', id: disturbance.id),
+     write('post', '/api/jobs/{id}/under-machine', { somebody: true }, id: @job.id),
      write('post', '/api/jobs/{id}/condemnations', { id: uuid, element: 'battery', position: 'A', override_reason: 'seen' }, id: @job.id)]
   end
 

@@ -34,7 +34,7 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     expect(sizes.min).to be >= 48
   end
 
-  it 'counts down for the one at the key, and for nobody while somebody is under the machine', :only_looks do
+  it 'counts down for the one at the key, and for nobody while somebody is under the machine' do
     job = Server::Models::Job.first(state: 'open')
     visit "/jobs/#{job.id}"
     select 'Posts of the bank while cranking', from: 'Another test'

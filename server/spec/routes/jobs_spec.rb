@@ -217,4 +217,18 @@ RSpec.describe Server::Routes::Jobs do
     end
     expect(Server::Models::Repair.where(job_id: id).count).to eq(0)
   end
+
+  it 'knows on every device who said that somebody is under the machine, whatever version of the job that device has' do
+    id = open_job['id']
+    job = write(:post, "/api/jobs/#{id}/under-machine", { somebody: true })
+    expect([status, job['under_machine']['person'], job['lock_version']]).to eq([200, person.name, 0])
+    sign_in_as('electrician')
+    expect(read("/api/jobs/#{id}")['under_machine']['person']).to eq(person.name)
+    expect(write(:post, "/api/jobs/#{id}/under-machine", { somebody: false })['under_machine']).to be_nil
+    write(:post, "/api/jobs/#{id}/under-machine", { somebody: 'perhaps' })
+    expect([status, error['fields'].keys]).to eq([422, ['somebody']])
+    sign_in_as('driver')
+    write(:post, "/api/jobs/#{id}/under-machine", { somebody: true })
+    expect(status).to eq(403)
+  end
 end

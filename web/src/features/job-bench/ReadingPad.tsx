@@ -116,7 +116,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
           </label>
         </div>
       )}
-      {test.state === 'cranking' && <CrankCall test={test} ready={unseen.length === 0 || seen} />}
+      {test.state === 'cranking' && <CrankCall job={job} test={test} ready={unseen.length === 0 || seen} />}
       <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
       {target.probe ? <AtPoints probe={target.probe} /> : <TakenWith test={test} draft={draft} onDraft={keep} />}
       <Conditions

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 
 export type Phase = 'still' | 'counting' | 'cranking' | 'resting'
 
@@ -56,6 +56,9 @@ export function useCrankCall(spoken: boolean) {
     const words = called(phase, left)
     if (spoken && words) say(words)
   }, [phase, left, spoken])
+  const letGo = useCallback(() => {
+    set((known) => (known.phase === 'cranking' ? into('resting', Date.now()) : STILL))
+  }, [])
   return {
     phase,
     left,
@@ -63,8 +66,6 @@ export function useCrankCall(spoken: boolean) {
     begin: () => {
       set(into('counting', Date.now()))
     },
-    letGo: () => {
-      set(phase === 'cranking' ? into('resting', Date.now()) : STILL)
-    },
+    letGo,
   }
 }

@@ -86,6 +86,15 @@ export const makePermanent = (job: JobBench, id: string, what: string) =>
 export const noteDisturbance = (job: JobBench, id: string, what: string) =>
   wish('post', '/api/jobs/{id}/disturbances', { id: job.id }, { id, what }, `Disturbed ${on(job)}: ${what}`)
 
+export const sayUnderMachine = (job: JobBench, somebody: boolean) =>
+  wish(
+    'post',
+    '/api/jobs/{id}/under-machine',
+    { id: job.id },
+    { somebody },
+    `${somebody ? 'Somebody' : 'Nobody'} under the machine ${on(job)}`,
+  )
+
 export const putBack = (job: JobBench, id: string, what: string) =>
   wish('post', '/api/disturbances/{id}/put-back', { id }, {}, `Put back ${on(job)}: ${what}`)
 

@@ -10,7 +10,8 @@ RSpec.describe Wattomneum::Deadline do
   let(:machine) { Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch('fuel_pump')) }
 
   it 'is looked at by every long computation, which gives up in order' do
-    long = { settled: -> { machine.settled.all }, causes: -> { machine.causes }, trace: -> { machine.trace.wire(machine.sheet.wires.first.number) },
+    long = { settled: -> { machine.settled.all }, causes: -> { machine.causes.work_out },
+             trace: -> { machine.trace.wire(machine.sheet.wires.first.number) },
              live: -> { machine.live_with(nil, key_state: 'key_on') },
              read: -> { Wattomneum::Circuits::Notation::SheetReader.read(Wattomneum::Circuits::Library::TEXTS['fuel_pump']) } }
     long.each_value do |work|
@@ -19,8 +20,9 @@ RSpec.describe Wattomneum::Deadline do
   end
 
   it 'leaves what was worked out as it was: asked again without hurry, the machine answers' do
-    expect { described_class.within(20, clock: ticking) { machine.causes } }.to raise_error(Wattomneum::OverBudgetError)
-    expect(machine.causes.explain(dead: %w[K11 M2 B12]).causes).not_to be_empty
+    expect { described_class.within(20, clock: ticking) { machine.causes.work_out } }.to raise_error(Wattomneum::OverBudgetError)
+    said = Wattomneum::Circuits::Questions::CommonCause::Said.all(machine.circuit, 'dead' => %w[K11 M2 B12])
+    expect(machine.causes.explain(said).causes).not_to be_empty
   end
 
   it 'holds inside its block only, and the outer one again after an inner one' do

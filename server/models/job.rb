@@ -99,11 +99,11 @@ module Server
 
       # No version is asked for: whoever crawls out says so on whatever device is at hand.
       #
-      # @param somebody [Boolean]
+      # @param input [Hash] of Contracts::UnderMachine
       # @return [Job]
-      def under_machine(somebody, by:)
-        this.update(under_machine_id: somebody ? by.id : nil, under_machine_since: somebody ? Time.now.utc : nil)
-        refresh
+      def under_machine(input, by:)
+        UnderMachine.say(id, input.fetch(:person_id, by.id), input[:somebody])
+        self
       end
 
       # @raise [Refusals::InvalidInput] with the missing points

@@ -33,21 +33,20 @@ module Server
       # @param circuit [Queries::JobCircuit, nil] whose nodes its points are; nil where only its words are asked for
       # @param opened [Array<String>] UUIDs of components whose plug was off
       # @return [Wattomneum::Readings::PointReading] both places must be loaded; a point that the circuit has lost is nil
-      def to_point(circuit = nil, opened: [], round: repairs_before)
+      def to_point(circuit = nil, opened: [])
         from, to = [from_place, to_place].map { |place| circuit ? place.node_on(circuit, circuit.machine) : place.short }
         probe = Wattomneum::Readings::Probe.new(by: measured_by, from: from, to: to, situation: state,
                                                 opened: circuit ? opened.filter_map { |uuid| circuit.apart_id(uuid) } : [])
         Wattomneum::Readings::PointReading.new(id: id, probe: probe, value: value, overload: overload, observation: observation, unit: unit_symbol,
-                                               conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: round)
+                                               conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: repairs_before)
       end
 
-      # @param round [Integer] how many repairs had been made before it
       # @return [Wattomneum::Readings::Reading] `battery` must be loaded
-      def to_core(round: repairs_before)
+      def to_core
         Wattomneum::Readings::Reading.new(
           id: id, test_key: test_key, position: position, battery: battery&.to_core, value: value, overload: overload,
           cells: cells.to_a, observation: observation, unit: unit_symbol, state: state, conditions: conditions.to_h,
-          instrument: instrument, taken_at: taken_at, round: round
+          instrument: instrument, taken_at: taken_at, round: repairs_before
         )
       end
     end

@@ -42,7 +42,7 @@ module Server
       end
 
       def under_machine
-        @job.under_machine_id && { person: @record.names[@job.under_machine_id], since: @job.under_machine_since.iso8601 }
+        @record.under_machine.map { |one| { person_id: one.person_id, person: @record.names[one.person_id], since: one.since.iso8601 } }
       end
 
       def unit

@@ -33,14 +33,24 @@ module Server
       def progress
         return if @machine.causes.known?
 
-        row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides))
-        return if row&.finished? && @machine.recall_causes(row.strengths.to_s).known?
+        row = kept
+        return if @machine.causes.known?
 
         row = work_out if row.nil? || row.left_alone?(Time.now.utc)
         row && Progress.new(done: row.done, total: row.total)
       end
 
       private
+
+      # What an older program left under the same key is worked out anew.
+      def kept
+        row = Models::CauseTable.with_pk(Models::CauseTable.key_of(@version, @overrides))
+        return row unless row&.finished?
+        return row if @machine.recall_causes(row.strengths.to_s).known?
+
+        row.delete
+        nil
+      end
 
       def work_out
         Machines.within_budget { @machine.causes.work_out }

@@ -6,7 +6,8 @@ module Server
     # Everything that belongs to one job, read once, and what core makes of it.
     #
     # SQL: one select by job_id each for reading (with battery and places), what was opened, withdrawal, judgement, repair, disturbance,
-    # condemnation, attempt, job_event, job_symptom, job_sheet; unit with yard; fittings at the time the job ended or now; names of the people in it.
+    # condemnation, attempt, under_machine, job_event, job_symptom, job_sheet; unit with yard; fittings at the time the job ended or now; names of
+    # the people in it.
     class JobRecord
       DAY_SECONDS = 86_400
       private_constant :DAY_SECONDS
@@ -33,6 +34,8 @@ module Server
       def repairs = @repairs ||= Models::Repair.where(job_id: job.id).order(:made_at).all
       def disturbances = @disturbances ||= Models::Disturbance.where(job_id: job.id).order(:noted_at).all
       def condemnations = @condemnations ||= Models::Condemnation.where(job_id: job.id).order(:at).all
+
+      def under_machine = @under_machine ||= Models::UnderMachine.where(job_id: job.id).order(:since).all
 
       # @return [Array<Models::Reading>] all, superseded and withdrawn ones too, in the order they were taken
       def readings
@@ -101,7 +104,7 @@ module Server
 
       def assess(machine)
         Wattomneum::Faults::Assessment.new(
-          system: unit.core_system(batteries.transform_values(&:to_core)), readings: tests,
+          system: unit.core_system(batteries.transform_values(&:to_core)), readings: fresh.reject(&:between_points?).map(&:to_core),
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
           disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table, past: past
         )
@@ -117,15 +120,16 @@ module Server
                .map { |unit, at| Wattomneum::Jobs::PastWork.new(unit: unit, days: ((begun - at) / DAY_SECONDS).floor) }
       end
 
-      def tests = standing.reject(&:between_points?).map { |row| row.to_core(round: round_of(row)) }
-
-      # What is stale counts as of the time before the last repair: it is read again, a proof too.
-      def round_of(row) = stale?(row) ? row.repairs_before - 1 : row.repairs_before
+      # What is stale counts no more, a proof neither; what a repair was made for stays what it was made for.
+      def fresh
+        @fresh ||= begin
+          named = repairs.filter_map(&:failing_reading_id)
+          standing.reject { |row| stale?(row) && !named.include?(row.id) }
+        end
+      end
 
       def points
-        standing.select(&:between_points?).map do |row|
-          row.to_point(circuit.machine && circuit, opened: opened.fetch(row.id, []), round: round_of(row))
-        end
+        fresh.select(&:between_points?).map { |row| row.to_point(circuit.machine && circuit, opened: opened.fetch(row.id, [])) }
       end
 
       def reopened_at = @reopened_at ||= events.reverse.find { |event| event.kind == 'reopened' }&.at
@@ -133,7 +137,7 @@ module Server
       def fitted_at(time) = Sequel.pg_range_op(:during).contains(Sequel.cast(time, :timestamptz))
 
       def people_ids
-        [job.opened_by_id, *job.under_machine_id, *events.map(&:person_id), *readings.map(&:person_id), *repairs.map(&:person_id),
+        [job.opened_by_id, *under_machine.map(&:person_id), *events.map(&:person_id), *readings.map(&:person_id), *repairs.map(&:person_id),
          *condemnations.map(&:person_id)].uniq
       end
     end

@@ -51,7 +51,7 @@ module Server
 
       post '/api/jobs/:id/under-machine' do
         allow!(:work_on_job)
-        once(200, :bench) { held.under_machine(contract!(Contracts::UnderMachine)[:somebody], by: person) }
+        once(200, :bench) { held.under_machine(contract!(Contracts::UnderMachine), by: person) }
       end
 
       post '/api/jobs/:id/close' do

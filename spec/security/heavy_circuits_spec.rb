@@ -75,5 +75,10 @@ RSpec.describe 'Heavy circuits' do
     expect(causes.progress).to be_nil
     said = Wattomneum::Circuits::Questions::CommonCause::Said.all(machine.circuit, 'dead' => ['L3x1'], 'works' => %w[L3x0 L3x2])
     expect(machine.causes.explain(said).causes.first.items.map(&:key)).to include('L3x1')
+    # What an older program left there is worked out anew, not waited for.
+    Server::Models::CauseTable.where(key: key).update(strengths: Sequel.blob('old'))
+    machine.recall_causes('old')
+    expect(causes.progress.to_h).to include(done: 0)
+    expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::WorkOutCauses').count).to eq(2)
   end
 end

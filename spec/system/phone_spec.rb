@@ -45,9 +45,9 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
       expect(page).to have_text('Ready')
       click_button 'Count down to the crank'
       expect(page).to have_text('Crank, ', wait: 15)
-      check 'Somebody is under the machine'
+      check 'I am, or somebody with me is, under the machine'
       expect(page).to have_text('Nobody cranks').and have_button('Count down to the crank', disabled: true)
-      uncheck 'Somebody is under the machine'
+      uncheck 'I am, or somebody with me is, under the machine'
       expect(page).to have_text(/Let go\. Rest \d+ s/)
     end
     no_sideways_scroll

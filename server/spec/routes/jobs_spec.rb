@@ -218,15 +218,25 @@ RSpec.describe Server::Routes::Jobs do
     expect(Server::Models::Repair.where(job_id: id).count).to eq(0)
   end
 
-  it 'knows on every device who said that somebody is under the machine, whatever version of the job that device has' do
+  it 'knows on every device who is under the machine, each by themselves, and another may say that one has answered' do
     id = open_job['id']
-    job = write(:post, "/api/jobs/#{id}/under-machine", { somebody: true })
-    expect([status, job['under_machine']['person'], job['lock_version']]).to eq([200, person.name, 0])
-    sign_in_as('electrician')
-    expect(read("/api/jobs/#{id}")['under_machine']['person']).to eq(person.name)
-    expect(write(:post, "/api/jobs/#{id}/under-machine", { somebody: false })['under_machine']).to be_nil
-    write(:post, "/api/jobs/#{id}/under-machine", { somebody: 'perhaps' })
-    expect([status, error['fields'].keys]).to eq([422, ['somebody']])
+    under = ->(**body) { write(:post, "/api/jobs/#{id}/under-machine", { somebody: true, **body })['under_machine']&.map { |one| one['person'] } }
+    expect([under.call, under.call, status]).to eq([[person.name], [person.name], 200])
+    electrician = sign_in_as('electrician')
+    expect(under.call).to eq([person.name, electrician.name])
+    # One comes out: the other is still under it.
+    expect(under.call(somebody: false)).to eq([person.name])
+    expect(under.call(somebody: false, person_id: person.id)).to eq([])
+    expect(read("/api/jobs/#{id}")).to include('under_machine' => [], 'lock_version' => 0)
+  end
+
+  it 'refuses to say for another that they went under, what is neither yes nor no, and anybody who may not work' do
+    id = open_job['id']
+    { { somebody: 'perhaps' } => 'somebody', { somebody: true, person_id: person.id } => 'person_id',
+      { somebody: false, person_id: -1 } => 'person_id', {} => 'somebody' }.each do |body, field|
+      write(:post, "/api/jobs/#{id}/under-machine", body)
+      expect([status, error['fields'].keys]).to eq([422, [field]])
+    end
     sign_in_as('driver')
     write(:post, "/api/jobs/#{id}/under-machine", { somebody: true })
     expect(status).to eq(403)

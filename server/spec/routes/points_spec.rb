@@ -178,15 +178,34 @@ RSpec.describe Server::Routes::Readings do
   end
 
   # Evidence is never changed: it is the reopening that lies a year later.
+  def reopened_after_a_year(job)
+    Server::Models::JobEvent.create(job_id: job, kind: 'reopened', at: Time.now.utc + (365 * 86_400), person_id: Server::Models::Account.first.id)
+    read("/api/jobs/#{job}")
+  end
+
   it 'asks for everything again where a job is reopened after a year, and keeps what was read then' do
     job = job_on(truck('fuel_pump'))['id']
     measure(job, 'seen', 'M2:1', 'M2:2', 'dead')
     expect(measure(job, 'volts', 'BAT:+', 'BAT:-', 25.2)['next_step']['probe']['by']).to eq('volts')
-    Server::Models::JobEvent.create(job_id: job, kind: 'reopened', at: Time.now.utc + (365 * 86_400), person_id: Server::Models::Account.first.id)
-    bench = read("/api/jobs/#{job}")
+    bench = reopened_after_a_year(job)
     expect(bench['next_step']['probe']['by']).to eq('seen')
     expect(bench['readings'].map { |one| one['fate'] }).to all(include('read it again'))
-    expect(bench['readings'].map { |one| one['judged']['verdict'] }).to eq(%w[act sound])
+    expect(bench['readings'].map { |one| [one['verdict_when_taken'], one['judged']] }).to eq([['act', nil], ['sound', nil]])
+  end
+
+  it 'wants a repair of then proved again, and puts in no fuse that was blown a year ago' do
+    job = job_on(truck('fuel_pump'))['id']
+    measure(job, 'seen', 'M2:1', 'M2:2', 'dead')
+    2.times { measure(job, 'volts', 'F15:1', 'F15:2', 25.1) }
+    failing = Array.new(2) { measure(job, 'volts', 'K11:87', 'X8:a/1', 3.1) }.last['readings'].last['id']
+    write(:post, "/api/jobs/#{job}/repairs", { id: SecureRandom.uuid, unit: 'wire 10', failing_reading_id: failing, minutes: 5, cause: 'chafe',
+                                               action: 'replaced', temporary: false, disturbed: [] })
+    bench = measure(job, 'volts', 'K11:87', 'X8:a/1', 0.01)
+    expect(bench['repairs'].first['proof']['owed']).to be_nil.or be_a(String)
+    bench = reopened_after_a_year(job)
+    expect(bench['repairs'].first['proof']['owed']).to include('K11:87')
+    expect(bench['next_step']).to include('unit' => be_nil.or(eq('wire 10')))
+    expect(bench['next_step']['kind']).not_to eq('repair')
   end
 
   it 'shows a point reading on the unit, and takes it out as CSV' do

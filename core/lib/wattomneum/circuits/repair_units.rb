@@ -6,11 +6,9 @@ module Wattomneum
     class RepairUnits
       KINDS = DataFile.load('repair_units').freeze
       STARTER = 'starter'
-      # How often each kind is the cause, and what exposure of its zone adds (core/data/element_rates.yml).
-      RATES = DataFile.load('element_rates').freeze
       ALIKE = { 'strand' => 'splice', 'ring' => 'ground', 'clamp' => 'ground', 'lug' => 'stud', 'starter' => 'load', 'strap' => 'ground',
                 'mount' => 'stud' }.freeze
-      private_constant :RATES, :ALIKE
+      private_constant :ALIKE
 
       # @param circuit [Circuit]
       def initialize(circuit)
@@ -36,10 +34,7 @@ module Wattomneum
 
       # @param unit [RepairUnit]
       # @return [Float] how likely it is the cause, relative to an open run of wire
-      def rate(unit)
-        exposure = (@sheet.zones[unit.zone] || {}).fetch('exposure', []) || []
-        RATES['kinds'].fetch(ALIKE.fetch(unit.kind, unit.kind), 1.0) * (1 + exposure.sum { |one| RATES['exposure'].fetch(one, 0.0) })
-      end
+      def rate(unit) = BaseRates.of(ALIKE.fetch(unit.kind, unit.kind), @sheet, unit.zone)
 
       private
 

@@ -8,7 +8,7 @@ import { ANSWERS, SIGNAL_ANSWERS, spokenAnswer, type Answer } from './answers'
 import { commonCause, type SheetTable } from '../../shared/api/circuits'
 import { NextLook } from './NextLook'
 import { OneCause } from './OneCause'
-import { anythingBad, keyOf, listed, type Said } from './said'
+import { anythingBad, keyOf, listed, parted, type Said } from './said'
 import { spokenItem } from './spoken'
 
 type Watch = SheetTable['watches'][number]
@@ -26,14 +26,16 @@ function SaidElsewhere({
   sheet: SheetTable
   onUnsay: (key: string) => void
 }) {
-  const other = Object.entries(said).filter(([key, answer]) => answer && (key.split('@', 2)[1] ?? '') !== state)
+  const other = Object.entries(said)
+    .filter(([, answer]) => answer)
+    .map(([key, answer]) => ({ key, answer, ...parted(key, sheet.watches) }))
+    .filter((one) => one.state !== state)
   if (other.length === 0) return null
   return (
     <ul className="flex flex-wrap gap-x-6">
-      {other.map(([key, answer]) => {
-        const [name, seenIn = ''] = key.split('@', 2)
-        const watch = sheet.watches.find((one) => one.key === name)
-        const where = sheet.states.find((one) => one.key === seenIn)?.label ?? 'whenever it should work'
+      {other.map(({ key, answer, ...seen }) => {
+        const watch = sheet.watches.find((one) => one.key === seen.watch)
+        const where = sheet.states.find((one) => one.key === seen.state)?.label ?? 'whenever it should work'
         return (
           <li key={key}>
             {watch?.label} {answer && spokenAnswer(answer, isSignal(watch))} ({where}){' '}

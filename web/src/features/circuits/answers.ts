@@ -12,10 +12,10 @@ export const SIGNAL_ANSWERS = [
 ] as const
 export type Answer = (typeof ANSWERS | typeof SIGNAL_ANSWERS)[number]['key']
 
-const LABELS: readonly { key: Answer; label: string }[] = [...SIGNAL_ANSWERS, ...ANSWERS]
+const LABELS: Record<Answer, string> = Object.fromEntries(
+  [...SIGNAL_ANSWERS, ...ANSWERS].map(({ key, label }) => [key, label]),
+) as Record<Answer, string>
 
-/** The word of an answer; of a signal that is right, and of a thing that works. */
+/** The word of an answer: of a signal that it is right, of a thing that it works. */
 export const spokenAnswer = (answer: Answer, signal: boolean): string =>
-  (signal ? SIGNAL_ANSWERS : ANSWERS).find(({ key }) => key === answer)?.label ??
-  LABELS.find(({ key }) => key === answer)?.label ??
-  answer
+  signal && answer === 'works' ? 'right' : LABELS[answer]

@@ -6,6 +6,14 @@ export type Said = Record<string, Answer | undefined>
 
 export const keyOf = (watch: string, state: string): string => (state === '' ? watch : `${watch}@${state}`)
 
+/** The thing and the key state again; things of two sheets that have one name bear that of their sheet behind an @ of their own. */
+export function parted(key: string, watches: { key: string }[]): { watch: string; state: string } {
+  const at = key.lastIndexOf('@')
+  return at < 0 || watches.some((one) => one.key === key)
+    ? { watch: key, state: '' }
+    : { watch: key.slice(0, at), state: key.slice(at + 1) }
+}
+
 /** As the question lists it: trouble codes are set by what does not work. */
 export function listed(said: Said, codes: string[]): SeenList {
   const where = (answer: Answer) => Object.keys(said).filter((key) => said[key] === answer)

@@ -1,10 +1,8 @@
-import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { bench, sayUnderMachine } from '../../shared/api/jobs'
 import type { JobBench, TestCard } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { useBenchWrite } from './useBenchWrite'
+import { useUnderMachine } from './useUnderMachine'
 import { LET_GO_AT, useCrankCall, type Phase } from './useCrankCall'
 
 const BIG: Record<Phase, (left: number, turned: number) => string> = {
@@ -14,14 +12,23 @@ const BIG: Record<Phase, (left: number, turned: number) => string> = {
   resting: (left) => `Let go. Rest ${left} s`,
 }
 
-const NOTHING = {}
-
-function Tick({ label, on, onTick }: { label: string; on: boolean; onTick: (on: boolean) => void }) {
+function Tick({
+  label,
+  on,
+  busy = false,
+  onTick,
+}: {
+  label: string
+  on: boolean
+  busy?: boolean
+  onTick: (on: boolean) => void
+}) {
   return (
     <label className="flex min-h-12 items-center gap-3 font-bold">
       <input
         type="checkbox"
         checked={on}
+        disabled={busy}
         onChange={(event) => {
           onTick(event.target.checked)
         }}
@@ -31,34 +38,10 @@ function Tick({ label, on, onTick }: { label: string; on: boolean; onTick: (on: 
   )
 }
 
-/** How often another device is asked whether somebody crawled under meanwhile. */
-const OTHERS_MILLISECONDS = 3_000
-
-/** Somebody under the machine, said here or on any other device; here it holds at once, with or without a network. */
-function useUnderMachine(job: JobBench) {
-  const { data: known = job } = useQuery({ ...bench(job.id), refetchInterval: OTHERS_MILLISECONDS })
-  const [here, setHere] = useState<boolean | null>(null)
-  const say = useBenchWrite(job.id, {
-    name: 'under-machine',
-    empty: NOTHING,
-    onSaved: () => {
-      setHere(null)
-    },
-  })
-  return {
-    under: here ?? known.under_machine !== null,
-    person: known.under_machine?.person,
-    error: say.error,
-    tell: (somebody: boolean) => {
-      setHere(somebody)
-      void say.write(() => sayUnderMachine(job, somebody))
-    },
-  }
-}
-
 /** For one at the meter and one at the key: both points, a count to be seen or heard from the cab; never with somebody under the machine, nor before what can hurt was said yes to. */
 export function CrankCall({ job, test, ready }: { job: JobBench; test: TestCard; ready: boolean }) {
-  const { under, person, error, tell } = useUnderMachine(job)
+  const { mine, others, isPending, error, tell, answered } = useUnderMachine(job)
+  const under = mine || others.length > 0
   const [spoken, setSpoken] = useState(false)
   const { phase, left, turned, begin, letGo } = useCrankCall(spoken)
   useEffect(() => {
@@ -74,11 +57,21 @@ export function CrankCall({ job, test, ready }: { job: JobBench; test: TestCard;
       <p aria-live="assertive" className="font-label text-display leading-tight font-bold">
         {under ? 'Nobody cranks' : BIG[phase](left, turned)}
       </p>
-      <p className="text-quiet">
-        {under && person
-          ? `${person} said so. Only when whoever is under it has answered.`
-          : `A click or a stall: let go at ${LET_GO_AT} s.`}
-      </p>
+      <p className="text-quiet">A click or a stall: let go at {LET_GO_AT} s.</p>
+      {others.map((one) => (
+        <p key={one.person_id} className="font-semibold">
+          {one.person} is under the machine.{' '}
+          <Button
+            look="inline"
+            disabled={isPending}
+            onClick={() => {
+              answered(one)
+            }}
+          >
+            Answered and out
+          </Button>
+        </p>
+      ))}
       <ErrorNote error={error} />
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         {phase === 'still' || phase === 'resting' ? (
@@ -91,7 +84,7 @@ export function CrankCall({ job, test, ready }: { job: JobBench; test: TestCard;
           </Button>
         )}
         <Tick label="Spoken" on={spoken} onTick={setSpoken} />
-        <Tick label="Somebody is under the machine" on={under} onTick={tell} />
+        <Tick label="I am, or somebody with me is, under the machine" on={mine} busy={isPending} onTick={tell} />
       </div>
     </section>
   )

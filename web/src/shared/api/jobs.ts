@@ -86,13 +86,21 @@ export const makePermanent = (job: JobBench, id: string, what: string) =>
 export const noteDisturbance = (job: JobBench, id: string, what: string) =>
   wish('post', '/api/jobs/{id}/disturbances', { id: job.id }, { id, what }, `Disturbed ${on(job)}: ${what}`)
 
-export const sayUnderMachine = (job: JobBench, somebody: boolean) =>
+const UNDER_MACHINE = '/api/jobs/{id}/under-machine'
+
+export const underMachinePath = (job: JobBench) => UNDER_MACHINE.replace('{id}', job.id)
+
+export const goUnder = (job: JobBench) =>
+  wish('post', UNDER_MACHINE, { id: job.id }, { somebody: true }, `Under the machine ${on(job)}`)
+
+/** Without a person: whoever says so; with one: another who has answered. */
+export const comeOut = (job: JobBench, person?: { person_id: number; person: string }) =>
   wish(
     'post',
-    '/api/jobs/{id}/under-machine',
+    UNDER_MACHINE,
     { id: job.id },
-    { somebody },
-    `${somebody ? 'Somebody' : 'Nobody'} under the machine ${on(job)}`,
+    { somebody: false, ...(person && { person_id: person.person_id }) },
+    `${person ? person.person : 'Out'} from under the machine ${on(job)}`,
   )
 
 export const putBack = (job: JobBench, id: string, what: string) =>

@@ -9,20 +9,20 @@ module Wattomneum
         # @param circuit [Circuit]
         def initialize(circuit)
           @circuit = circuit
-          @run = (0...circuit.owned.size).to_a
+          @runs = Numerics::Unions.new(circuit.owned.size)
           @joints = joints
-          @joints.each_value { |one, other| join(one, other) }
+          @joints.each_value { |one, other| @runs.join(one, other) }
           freeze
         end
 
         # @param branches [Array<Integer>]
         # @return [Array<Integer>] the runs they lie in: the same for whatever has the same effect when it opens
-        def of(branches) = branches.map { |index| root(index) }.uniq.sort
+        def of(branches) = branches.map { |index| @runs.of(index) }.uniq.sort
 
         # @param index [Integer] of a branch
         # @return [Array<Step>] the branches of its run one after another; empty where the run closes on itself
         def in_order(index)
-          members = (0...@run.size).select { |one| root(one) == root(index) }
+          members = @runs.with(index)
           first = members.find { |one| ends(one).any? { |node| !@joints.key?(node) } } or return []
           from = ends(first).find { |node| !@joints.key?(node) }
           members.each_with_object([]) do |_, steps|
@@ -39,13 +39,6 @@ module Wattomneum
         private
 
         def ends(index) = @circuit.network.branches[index].then { |branch| [branch.from, branch.to] }
-
-        def root(index)
-          index = @run[index] until @run[index] == index
-          index
-        end
-
-        def join(one, other) = @run[root(one)] = root(other)
 
         # Pairs of branches that meet where nothing else does and nothing looks, by node.
         def joints

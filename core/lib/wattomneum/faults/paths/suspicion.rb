@@ -39,8 +39,7 @@ module Wattomneum
         # @return [Boolean] whether all but this reading point at this part too, and this one shows what they let expect
         def borne_out?(unit, reading)
           others = silent(untouched).tap { |belief| read.each { |one| after(belief, one) unless one.id == reading.id } }
-          return false unless table.hypotheses.any? { |one| one.unit == unit } && others.by_unit.fetch(unit, 0.0) >= BORNE_OUT_SHARE
-
+          return false if others.by_unit.fetch(unit, 0.0) < BORNE_OUT_SHARE
           return true unless [reading.probe.from, reading.probe.to].all? { |node| table.node?(node) }
 
           others.surprise(reading.probe.from, reading.probe.to, reading.value, posts_volt: posts_volt(reading), unit: unit) < MISFIT_AT

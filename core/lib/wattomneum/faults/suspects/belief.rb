@@ -17,14 +17,13 @@ module Wattomneum
         METER_VOLT = 0.002
         SCALE_FLOOR = 0.004
         # What is seen to be dead, weak and working, by its share of the volts that it should have.
-        SEEN_AT = { 'dead' => 0.35, 'weak' => 0.88 }.freeze
         # How often it is called what it is, what lies beside that, and the opposite: dead and weak are taken for each other, dead for working
         # is not (ours).
         SEEN = %w[dead weak works].freeze
         SAID_SO = [0.9, 0.1, 0.002].freeze
         # No one reading is counted as further off than so, squared.
         MOST_SURPRISE = 25.0
-        private_constant :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN_AT, :SEEN, :SAID_SO
+        private_constant :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN, :SAID_SO
 
         # @param predictions [Predictions]
         # @param times [Hash{String => Float}] of some parts, by key: what its weight is times
@@ -77,7 +76,7 @@ module Wattomneum
         def seen(consumer, observation)
           forget
           @predictions.shares(consumer).each_with_index do |share, index|
-            @logs[index] += Math.log(SAID_SO.fetch((SEEN.index(said_of(share)) - SEEN.index(observation)).abs))
+            @logs[index] += Math.log(SAID_SO.fetch((SEEN.index(Circuits::Seen.word(share)) - SEEN.index(observation)).abs))
           end
           self
         end
@@ -138,12 +137,6 @@ module Wattomneum
           gain = @unsure[index] * band / variance
           @between[index] += gain * off
           @unsure[index] -= gain * band * @unsure[index]
-        end
-
-        def said_of(share)
-          return 'dead' if share.abs < SEEN_AT['dead']
-
-          share.abs < SEEN_AT['weak'] ? 'weak' : 'works'
         end
       end
     end

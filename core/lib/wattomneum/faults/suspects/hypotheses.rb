@@ -6,11 +6,9 @@ module Wattomneum
       # Everything that may be wrong within a scope, with priors: base rate of the part, how often it is this kind, spread over its severities.
       class Hypotheses
         KINDS = DataFile.load('fault_kinds').to_h { |row| [row['kind'], row] }.freeze
-        # A branch under this is thick: a milliohm in it counts.
-        THICK_OHM = 0.001
         # Of nothing at all, against an open run of wire.
         NOTHING_WEIGHT = 1.0
-        private_constant :THICK_OHM, :NOTHING_WEIGHT
+        private_constant :NOTHING_WEIGHT
 
         # @param machine [Circuits::Machine]
         # @param scope [Scope]
@@ -46,7 +44,7 @@ module Wattomneum
         def series(index)
           row = KINDS['series']
           ohm = @circuit.network.branches[index].ohm
-          graded(row, row[ohm < THICK_OHM ? 'thick' : 'thin'], index) { |added| { ohms: { index => ohm + added } } }
+          graded(row, row[ohm < row['thick_under_ohm'] ? 'thick' : 'thin'], index) { |added| { ohms: { index => ohm + added } } }
         end
 
         # A winding or an element of another resistance than its own.

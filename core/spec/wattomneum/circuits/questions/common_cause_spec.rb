@@ -49,6 +49,17 @@ RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
     expect(keys(other)).to include('S15', 'X13 pin 3').and not_include('S14')
   end
 
+  # A truck with a generator set has two start relays K2: the second bears the name of its sheet.
+  it 'takes the name of a thing of two sheets for its name, and what comes behind it for a key state' do
+    sheets = %w[start_12v genset].map { |key| Wattomneum::Circuits::Library.fetch(key) }
+    circuit = Wattomneum::Circuits::Assembly.new(sheets).sheet.circuit
+    expect(circuit.watches.map(&:key)).to include('M1', 'M1@genset')
+    said = described_class::Said.all(circuit, 'dead' => %w[M1@genset], 'works' => %w[M1@genset@start_house M1@cranking])
+    states = circuit.sheet.states.keys
+    expect(said.map { |one| [circuit.watches[one.watch].key, one.key_state && states[one.key_state]] })
+      .to eq([['M1@genset', nil], %w[M1@genset start_house], %w[M1 cranking]])
+  end
+
   it 'tells what is weak from what is dead: ohms, not a break' do
     found = explain('fuel_pump', 'weak' => %w[M2], 'works' => %w[K11])
     expect(found.causes.first.kinds.first).to eq('series')

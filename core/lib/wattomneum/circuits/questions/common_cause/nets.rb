@@ -8,24 +8,16 @@ module Wattomneum
         class Nets
           # @param circuit [Circuit]
           def initialize(circuit)
-            @net = (0...circuit.names.size).to_a
+            @nets = Numerics::Unions.new(circuit.names.size)
             circuit.owned.each_with_index do |one, index|
               branch = circuit.network.branches[index]
-              @net[root(branch.from)] = root(branch.to) if one.wire || one.ring_of || one.part.joint?
+              @nets.join(branch.from, branch.to) if one.wire || one.ring_of || one.part.joint?
             end
-            freeze
           end
 
           # @param node [Integer]
           # @return [Integer] the same for all nodes of its net
-          def of(node) = root(node)
-
-          private
-
-          def root(node)
-            node = @net[node] until @net[node] == node
-            node
-          end
+          def of(node) = @nets.of(node)
         end
       end
     end

@@ -38,18 +38,25 @@ module Wattomneum
           # A code may be set by several things.
           # @!visibility private
           def self.about(circuit, word, key)
-            name, state = key.split('@', 2)
-            found = circuit.watches.each_index.select { |at| circuit.watches[at].then { |watch| watch.key == name || watch.codes.include?(name) } }
-            raise UnknownKeyError, "nothing on sheet #{circuit.sheet.key} is called #{name}, or sets it" if found.empty?
+            name, state = called(circuit, key).any? ? [key, nil] : key.rpartition('@').values_at(0, 2)
+            found = called(circuit, name)
+            raise UnknownKeyError, "nothing on sheet #{circuit.sheet.key} is called #{key}, or sets it" if found.empty?
 
             found.map { |at| new(watch: at, word: word.to_sym, key_state: state && place_of(circuit.sheet, state)) }
+          end
+
+          # Things of two sheets that have one name bear that of their sheet behind an "@": the name itself comes before a key state.
+          #
+          # @!visibility private
+          def self.called(circuit, name)
+            circuit.watches.each_index.select { |at| circuit.watches[at].then { |watch| watch.key == name || watch.codes.include?(name) } }
           end
 
           # @!visibility private
           def self.place_of(sheet, state)
             sheet.states.keys.index(state) || raise(UnknownKeyError, "sheet #{sheet.key} has no key state #{state}")
           end
-          private_class_method :about, :place_of
+          private_class_method :about, :called, :place_of
 
           # @param look [Symbol] of Looks
           # @return [Float] how likely this is said of what looks so

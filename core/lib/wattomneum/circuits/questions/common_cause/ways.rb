@@ -7,12 +7,11 @@ module Wattomneum
         # Everything that may be wrong with a circuit, in coarse severities, and which of it has the same effect on all that is watched.
         class Ways
           KINDS = DataFile.load('fault_kinds').to_h { |row| [row['kind'], row] }.freeze
-          RATES = DataFile.load('element_rates').freeze
           # What is done to the circuit. opened: branches; ohms: added, by branch; shorted: node and ohm to battery negative
           Effect = Struct.new(:opened, :ohms, :shorted, keyword_init: true)
           # item: Circuit::Item; kind: of core/data/fault_kinds.yml; effect: index in effects; weight: prior, relative to the others
           Way = Struct.new(:item, :kind, :effect, :weight, keyword_init: true)
-          private_constant :KINDS, :RATES
+          private_constant :KINDS
 
           # @param circuit [Circuit]
           def initialize(circuit)
@@ -61,11 +60,7 @@ module Wattomneum
           end
 
           # The ways in which one component can open share its rate.
-          def prior(item)
-            kind = RATES['kinds'].fetch(item.kind, 1.0) / @ways_in.fetch(item.uuid)
-            exposure = @circuit.sheet.zones.dig(item.zone, 'exposure') || []
-            kind * (1 + exposure.sum { |word| RATES['exposure'].fetch(word, 0.0) })
-          end
+          def prior(item) = BaseRates.of(item.kind, @circuit.sheet, item.zone) / @ways_in.fetch(item.uuid)
         end
       end
     end

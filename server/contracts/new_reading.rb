@@ -29,10 +29,29 @@ module Server
         optional(:opened).value(:array, max_size?: 10).each(:string, max_size?: 80)
       end
 
+      # Read in the same act, with what is said of the first.
+      TOGETHER = Dry::Schema.define do
+        required(:id).value(Types::Uuid)
+        required(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
+        required(:value_text).value(Types::Text, max_size?: 60)
+        optional(:unit).value(:string, max_size?: 10)
+        optional(:conditions).hash { optional(:value_confirmed) }
+      end
+      MOST_TOGETHER = 5
+
       json(FIELDS) do
         optional(:test_key).value(:string, included_in?: CATALOGUE::BY_KEY.keys)
         optional(:position).maybe(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:probe).hash(PROBE)
+        optional(:together).value(:array, max_size?: MOST_TOGETHER).each { hash(TOGETHER) }
+      end
+
+      rule(:together) do
+        next unless key?
+
+        key.failure('goes with a test that the whole unit has') unless values.key?(:test_key) && values[:position].nil?
+        tests = [values[:test_key], *value.map { |one| one[:test_key] }]
+        key.failure('names a test twice') if tests.uniq.size < tests.size
       end
 
       rule(:test_key, :probe) do

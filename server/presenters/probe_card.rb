@@ -35,9 +35,10 @@ module Server
         assessment.paths.meanwhile.asked?(probe) ? [meanwhile(assessment), *asked] : asked
       end
 
-      # It is the complaint's own thing that is looked at.
+      # It is the complaint's own thing that is looked at, the engine where it does not start.
       def self.meanwhile(assessment)
-        TestCard.condition(CORE::Faults::Paths::Meanwhile::KEY, required: false).merge(label: "#{assessment.paths.label} meanwhile")
+        asked = TestCard.condition(assessment.paths.meanwhile.key, required: false)
+        assessment.engine.about_starting? ? asked : asked.merge(label: "#{assessment.paths.label} meanwhile")
       end
       private_class_method :point, :cautions, :conditions, :meanwhile
     end

@@ -17,6 +17,7 @@ module Server
         cautions += past_isolator(circuits) if circuits && cautions.any? { |one| ISOLATING.include?(one.id) }
         outcomes = (step.outcomes || []).map { |shown, means| { when: shown, means: means } }
         step.to_h.except(:risks, :lamp_on).merge(element_label: label(step, assessment), cautions: cautions.map(&:to_h), outcomes: outcomes,
+                                                 together: step.together || [],
                                                  probe: step.probe && ProbeCard.call(step.probe, assessment))
       end
 

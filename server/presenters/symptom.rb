@@ -12,14 +12,20 @@ module Server
       def self.call(row, assessment)
         order = Wattomneum::Faults::OrdersOfWork.fetch(row.work)
         { work: row.work, along_paths: order.along_paths?, part: assessment.symptom.part, label: row.label, situation: row.situation,
-          seen: row.seen, words: order.along_paths? ? "#{row.label} #{SEEN.fetch(row.seen)}: #{state(row, assessment)}" : order.words }
+          seen: row.seen, words: words(row, order, assessment) }
+      end
+
+      def self.words(row, order, assessment)
+        return "#{row.label} #{SEEN.fetch(row.seen)}: #{state(row, assessment)}" if order.along_paths?
+
+        row.seen == 'comes_and_goes' ? "#{order.words}, #{SEEN.fetch(row.seen)}" : order.words
       end
 
       def self.state(row, assessment)
         known = assessment.machine ? Wattomneum::Circuits::Situation.of(assessment.machine.sheet) : Wattomneum::Circuits::Situations::ALL
         known.find { |one| one.key == row.situation }&.label || row.situation
       end
-      private_class_method :state
+      private_class_method :state, :words
     end
   end
 end

@@ -52,4 +52,34 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
     end
     no_sideways_scroll
   end
+
+  it 'takes what one crank shows in one act, by the digits for gloves, and asks about the odd one' do
+    visit "/jobs/#{clicking.id}"
+    find('[data-step] button').click
+    click_digits '0,06'
+    fill_in 'Posts, cranking', with: ''
+    click_digits '12300'
+    within('[role=radiogroup][aria-label="Engine meanwhile"]') { press find_button('does not turn') }
+    press find_button('Save the reading')
+    expect(page).to have_css('form [role=alert]', text: '12300')
+    press find('form [role=alert]').find('button', text: '12.30 V')
+    expect(page).to have_css("[data-readings='3']")
+    kept = Server::Models::Reading.where(job_id: clicking.id).exclude(test_key: 'cranking_behaviour').order(:test_key).all
+    expect(kept.map { |one| [one.test_key, one.value, one.conditions['engine_meanwhile']] })
+      .to eq([['ground_drop', 0.06, 'does not turn'], ['posts_cranking', 12.3, 'does not turn']])
+    no_sideways_scroll
+  end
+
+  def click_digits(text) = text.chars.each { |key| press find_button(key == ',' ? 'Decimal comma' : key, exact: true) }
+
+  # A job whose engine clicks once, so that posts, case and stud come next.
+  def clicking
+    @clicking ||= begin
+      by = Server::Models::Account.first(role: 'electrician')
+      job = Server::Models::Job.open({ id: SecureRandom.uuid, unit_id: Server::Models::Unit.first(number: 'B-15').id, complaint: 'Clicks once',
+                                       symptom: { work: 'starting' } }, by: by)
+      job.take_reading({ id: SecureRandom.uuid, test_key: 'cranking_behaviour', observation: 'click' }, by: by, now: Time.now.utc)
+      job
+    end
+  end
 end

@@ -11,7 +11,7 @@ module Server
           refuse_unless_open!
           refuse_undone_before_mended(input)
           entry = input[:probe] ? point_entry(input, input[:probe], now) : test_entry(input, input[:test_key], input[:position], now)
-          keep_reading(input, entry, by: by)
+          keep_reading(input, entry, by: by, beside: SameAct.new(input, unit: Unit.with_pk!(unit_id), now: now))
         end
 
         # A superseding reading at the same points; the first one stays readable. One with a repair undone stays one.
@@ -66,15 +66,18 @@ module Server
           raise Refusals::InvalidInput.new('A point of this reading is not on the unit\'s circuit any more: withdraw it instead', fields: {})
         end
 
-        def keep_reading(input, entry, by:, **rest)
-          reading = db.transaction(savepoint: true) do
-            Reading.create(id: input[:id], job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count,
-                           **entry.attributes, **rest)
-          end
-          entry.opened.each { |uuid| db[:opened_at_reading].insert(reading_id: reading.id, item_uuid: uuid) } if entry.is_a?(PointEntry)
+        def keep_reading(input, entry, by:, beside: nil, **rest)
+          of_job = { job_id: id, person_id: by.id, repairs_before: Repair.where(job_id: id).count }
+          rows = [{ id: input[:id], **entry.attributes, **rest }, *beside&.rows]
+          kept = db.transaction(savepoint: true) { rows.map { |row| Reading.create(**of_job, **row) } }
+          entry.opened.each { |uuid| db[:opened_at_reading].insert(reading_id: kept.first.id, item_uuid: uuid) } if entry.is_a?(PointEntry)
+          judged(kept)
+        end
+
+        def judged(readings)
           record = Queries::JobRecord.new(self)
           record.suspects.order
-          Judgement.keep(record.assessment.judgements.fetch(reading.id))
+          readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) }
           Judgement.keep_changed(record)
           record
         end

@@ -26,6 +26,10 @@ module Wattomneum
         readings, undone_tests = Experiments.apart(readings)
         points, undone_points = Experiments.apart(points)
         @undone = undone_tests + undone_points
+        @engine = EngineMeanwhile.new(symptom: symptom, readings: readings + points, round: repairs.size)
+        readings, worked = readings.partition { |one| @engine.counts?(one) }
+        points, worked_points = points.partition { |one| @engine.counts?(one) }
+        @worked = worked + worked_points
         @table = table
         @past = past
         @system = system
@@ -41,6 +45,9 @@ module Wattomneum
         @schools = schools
       end
 
+      # @return [EngineMeanwhile] what the engine did while something was read
+      attr_reader :engine
+
       # @return [Evidence::Circumstances]
       def circumstances
         @circumstances ||= Evidence::Circumstances.new(system: system, readings: readings, limits: limits)
@@ -51,13 +58,15 @@ module Wattomneum
         return if machine.nil?
 
         @paths ||= Paths::Case.new(machine: machine, readings: @drops.points, tests: circumstances, symptom: symptom, repairs: repairs,
-                                   disturbed_count: disturbed_count, table: @table, past: @past, undone: undone.grep(Readings::PointReading))
+                                   disturbed_count: disturbed_count, table: @table, past: @past, undone: undone.grep(Readings::PointReading),
+                                   engine: @engine)
       end
 
       # @return [Hash{String => Evidence::Judgement}] by reading id, of tests and of points
       def judgements
         @judgements ||= point_judgements.merge(@drops.own.to_h { |reading| [reading.id, judge(reading)] },
-                                               undone.to_h { |reading| [reading.id, judge_undone(reading)] })
+                                               undone.to_h { |reading| [reading.id, judge_undone(reading)] },
+                                               @worked.to_h { |reading| [reading.id, cranked(reading)] })
       end
 
       # @return [Integer] how many repairs have been made: readings from now on belong to this round
@@ -77,7 +86,7 @@ module Wattomneum
       # @param id [String, nil]
       # @return [Readings::Reading, nil]
       def reading_by_id(id)
-        @by_id ||= readings.to_h { |one| [one.id, one] }
+        @by_id ||= (readings + @worked.grep(Readings::Reading)).to_h { |one| [one.id, one] }
         @by_id[id]
       end
 
@@ -123,6 +132,12 @@ module Wattomneum
       private
 
       def judge(reading) = Evidence::Judging.call(reading, circumstances) { point_judgements.fetch(reading.id) }
+
+      # Neither for nor against anything.
+      def cranked(reading)
+        Evidence::Judgement.new(reading_id: reading.id, verdict: 'unproven', validity: 'void', weight: 'none', code: 'start.cranked',
+                                summary: Evidence::Findings.sentence('start.cranked', value: reading.spoken))
+      end
 
       # As it would be judged of the unit as it is.
       def judge_undone(reading)

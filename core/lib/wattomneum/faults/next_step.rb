@@ -24,14 +24,19 @@ module Wattomneum
 
       # @return [Step]
       def call
-        usable(along_paths || prove || mending.call || finish || order_of_work) || nothing_found
+        return works_now if assessment.engine.in_vain?
+
+        step = usable(along_paths || prove || mending.call || finish || order_of_work) || nothing_found
+        starting? ? SameCrank.new(assessment).with(step) : step
       end
 
       # @param test_key [String]
       # @param why [String]
       # @param position [String, nil]
       # @return [Step] of kind measure
-      def measure(test_key, why:, position: nil) = Step.of_test(test_key, why: why, position: position)
+      def measure(test_key, why:, position: nil)
+        Step.of_test(test_key, why: assessment.engine.again(test_key) || why, position: position)
+      end
 
       # @param probe [Readings::Probe]
       # @param why [String]
@@ -109,11 +114,25 @@ module Wattomneum
 
       def order_of_work
         order = (starting? ? StartingOrder : ChargingOrder).new(assessment, self)
-        seen || order.in_hand || looked_at || batteries || order.call
+        seen || until_it_fails || order.in_hand || looked_at || batteries || order.call
       end
 
       SEEN_FIRST = { true => %w[cranking_behaviour], false => %w[charge_lamp_key_on belt_look] }.freeze
       private_constant :SEEN_FIRST
+
+      UNTIL_IT_FAILS = 'It comes and goes: what is read while it cranks tells nothing. Wiggle the loom, try it warm and wet, with the headlamps on'
+      private_constant :UNTIL_IT_FAILS
+
+      def until_it_fails
+        return unless assessment.engine.waited_for?
+
+        Step.of_test('cranking_behaviour', kind: 'repeat', title: 'Crank it again until it fails', why: UNTIL_IT_FAILS)
+      end
+
+      def works_now
+        Step.new(kind: 'watch', minutes: 0, title: 'It cranks now: park it with what is known',
+                 why: 'A start that comes and goes is not closed by one good crank. Read it again when it fails')
+      end
 
       def seen = first_of(SEEN_FIRST.fetch(starting?))
       def looked_at = first_of(['connections_look'])

@@ -21,6 +21,10 @@ module Wattomneum
                      'silent' => [*POSTS, 'solenoid_signal', 'positive_drop'] }.freeze
       private_constant :BY_BEHAVIOUR, :OTHERWISE, :WHOLE_PATHS, :POSTS, :AT_THE_KEY
 
+      # @param behaviour [String, nil] what the engine does when it is cranked
+      # @return [Array<String>] keys of the tests that it asks for, in order
+      def self.tests_of(behaviour) = (AT_THE_KEY.fetch(behaviour, POSTS) + BY_BEHAVIOUR.fetch(behaviour, OTHERWISE)).uniq
+
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
       def initialize(assessment, steps)

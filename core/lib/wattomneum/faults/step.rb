@@ -5,9 +5,9 @@ module Wattomneum
     # One thing to do. kind: measure, charge, condemn, repair, prove, repeat, put_back, close, or watch (nothing found)
     #   test_key: of the catalogue, or probe: between two points of the circuit; element: key of Units::Parts, or unit: a repair unit of the
     #   circuit; risks: ids of what can hurt somebody at a step on the circuit; lamp_on: node that a lamp hangs on meanwhile; outcomes: what may
-    #   be shown, and what it would mean
+    #   be shown, and what it would mean; together: keys of the tests that are taken in the same crank
     Step = Struct.new(:kind, :title, :why, :test_key, :position, :element, :minutes, :failing_reading_id, :probe, :unit, :risks, :lamp_on, :outcomes,
-                      keyword_init: true) do
+                      :together, keyword_init: true) do
       # @param test_key [String]
       # @param why [String]
       # @param position [String, nil]

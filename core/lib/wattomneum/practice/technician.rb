@@ -13,12 +13,13 @@ module Wattomneum
 
       # @param unit [Unit]
       # @param work [String] starting or charging
+      # @param seen [String] as the driver says it: comes_and_goes
       # @param minute [Integer] counts up as the work goes on; readings carry it as taken_at
       # @param table [Faults::Suspects::Table, nil] what each fault would show
-      def initialize(unit, work: 'starting', minute: 0, table: nil)
+      def initialize(unit, work: 'starting', seen: nil, minute: 0, table: nil)
         @table = table
         @unit = unit
-        @work = work
+        @symptom = Jobs::Symptom.of(work).dup.tap { |symptom| symptom.seen = seen }
         @minute = minute
         @events = []
         @readings = []
@@ -40,7 +41,7 @@ module Wattomneum
       # @return [Faults::Assessment]
       def assessment
         Faults::Assessment.new(system: @unit.system, readings: @readings.grep(Readings::Reading), points: @readings.grep(Readings::PointReading),
-                               machine: @unit.machine, repairs: @repairs, symptom: Jobs::Symptom.of(@work), table: @table)
+                               machine: @unit.machine, repairs: @repairs, symptom: @symptom, table: @table)
       end
 
       private

@@ -7,10 +7,12 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
 
   def rungs(ladder) = ladder.rungs.to_h { |rung| [rung.key, rung.state] }
 
-  # Click, no crank, full volts across a starter that draws nothing.
-  def open_starter
+  # Click, no crank, full volts across a starter that draws nothing, all of it read while the engine stood.
+  def open_starter(meanwhile = 'does not turn')
+    beside = { 'value_confirmed' => 'yes', 'engine_meanwhile' => meanwhile }.compact
     ground_work(behaviour: 'click', cranking_volt: 12.5) +
-      [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1), reading('starter_terminal', 12.45)]
+      [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1, conditions: beside),
+       reading('starter_terminal', 12.45, conditions: beside)]
   end
 
   it 'is not started before anything was measured, and names its first missing rung' do
@@ -26,6 +28,11 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
 
   it 'is complete once the engine was turned by hand and free' do
     expect(ladder('starter', [*open_starter, reading('engine_by_hand', 'free')])).to be_complete
+  end
+
+  it 'is not complete while nobody said what the engine did as its volts were read' do
+    starter = ladder('starter', [*open_starter(nil), reading('engine_by_hand', 'free')])
+    expect(rungs(starter).select { |_, state| state == 'open' }.keys).to eq(%w[signal evidence])
   end
 
   it 'fails at the rung where the fault lies instead' do

@@ -66,7 +66,7 @@ RSpec.describe Wattomneum::Faults::NextStep do
 
   it 'condemns a starter that takes far more than the engine asks for, once the engine is free and the path sound' do
     seen = ground_work(behaviour: 'slow', cranking_volt: 9.9) + [reading('ground_drop', 0.1), reading('positive_drop', 0.2)]
-    warm = { 'value_confirmed' => 'yes', 'engine_temperature_celsius' => 20 }
+    warm = { 'value_confirmed' => 'yes', 'engine_temperature_celsius' => 20, 'engine_meanwhile' => 'slow' }
     high = [*seen, reading('cranking_current', 980.0, conditions: warm)]
     expect(step(high).test_key).to eq('engine_by_hand')
     expect(step([*high, reading('engine_by_hand', 'free')]).kind).to eq('condemn')
@@ -174,9 +174,10 @@ RSpec.describe Wattomneum::Faults::NextStep do
   end
 
   it 'climbs the rung that is missing before a suspect with a ladder is condemned' do
+    stood = { 'value_confirmed' => 'yes', 'engine_meanwhile' => 'does not turn' }
     readings = ground_work(behaviour: 'click', cranking_volt: 12.5) +
-               [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1),
-                reading('starter_terminal', 12.45)]
+               [reading('ground_drop', 0.01), reading('positive_drop', 0.01), reading('solenoid_signal', 12.1, conditions: stood),
+                reading('starter_terminal', 12.45, conditions: stood)]
     expect(step(readings).test_key).to eq('engine_by_hand')
     expect(step([*readings, reading('engine_by_hand', 'free')]).kind).to eq('condemn')
   end

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react'
-import type { JobBench, ProbeCard, TestCard } from '../../shared/api/types'
+import type { JobBench, ProbeCard, Question, TestCard } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { Conditions } from './Conditions'
 import { CrankCall } from './CrankCall'
-import { expectedWords, type PadTarget } from './pad'
+import { expectedWords, newTogether, type PadDraft, type PadTarget } from './pad'
+import { SameCrank } from './SameCrank'
 import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
 import { ValueEntry } from './ValueEntry'
@@ -57,6 +58,31 @@ function AtPoints({ probe }: { probe: ProbeCard }) {
   )
 }
 
+/** The digits for gloves write where one was last. */
+function digitsOf(key: string, draft: PadDraft, keep: (next: PadDraft) => void) {
+  const typed = draft.together[key] ?? (key === '' ? undefined : newTogether())
+  return (
+    typed && {
+      text: typed.text,
+      onText: (text: string) => {
+        keep({ ...draft, together: { ...draft.together, [key]: { ...typed, text } } })
+      },
+    }
+  )
+}
+
+/** An odd value confirmed, or taken as it was meant: of the reading that was asked about. */
+function answered(draft: PadDraft, question: Question | undefined, value: number | null): PadDraft {
+  const asked = draft.together[question?.test_key ?? '']
+  if (question?.test_key && asked) {
+    const meant = value === null ? { confirmed: true } : { text: String(value), unit: question.base_unit }
+    return { ...draft, together: { ...draft.together, [question.test_key]: { ...asked, ...meant } } }
+  }
+  return value === null
+    ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
+    : { ...draft, text: String(value), unit: question?.base_unit ?? draft.unit }
+}
+
 const bringIntoView = (element: HTMLElement | null) => {
   element?.scrollIntoView({ block: 'nearest' })
 }
@@ -64,7 +90,8 @@ const bringIntoView = (element: HTMLElement | null) => {
 /** The pad: how to take it, the value, its conditions. What is typed is kept until it is saved. */
 export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
   const pad = usePadSave(job, test, target, onSaved, onClose)
-  const { value: draft, change: keep, save, error, isPending } = pad
+  const { value: draft, change: keep, save, error, isPending, beside } = pad
+  const [writing, setWriting] = useState('')
   const form = useRef<HTMLFormElement>(null)
   useEffect(() => {
     form.current?.scrollIntoView({ block: 'nearest' })
@@ -73,10 +100,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
   const [seen, setSeen] = useState(false)
   const question = error?.question
   const answer = (value: number | null) => {
-    const next =
-      value === null
-        ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
-        : { ...draft, text: String(value), unit: question?.base_unit ?? draft.unit }
+    const next = answered(draft, question, value)
     keep(next)
     void save(next)
   }
@@ -117,7 +141,27 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         </div>
       )}
       {test.state === 'cranking' && <CrankCall job={job} test={test} ready={unseen.length === 0 || seen} />}
-      <ValueEntry test={test} draft={draft} error={fieldError} onDraft={keep} />
+      <ValueEntry
+        test={test}
+        draft={draft}
+        error={fieldError}
+        onDraft={keep}
+        onWriting={() => {
+          setWriting('')
+        }}
+        digits={digitsOf(writing, draft, keep)}
+        beside={
+          <SameCrank
+            tests={beside}
+            together={draft.together}
+            errors={question ? {} : (error?.fields ?? {})}
+            onWriting={setWriting}
+            onTogether={(together) => {
+              keep({ ...draft, together })
+            }}
+          />
+        }
+      />
       {target.probe ? <AtPoints probe={target.probe} /> : <TakenWith test={test} draft={draft} onDraft={keep} />}
       <Conditions
         conditions={test.conditions}

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
 import type { TestCard } from '../../shared/api/types'
 import { written } from '../../shared/quantities/written'
 import { Segments } from '../../shared/ui/Segments'
@@ -10,9 +10,14 @@ interface Props {
   draft: PadDraft
   error: string | undefined
   onDraft: (next: PadDraft) => void
+  /** What is written in the same act, between the figure and the digits. */
+  beside?: ReactNode
+  /** Where the digits go instead, while another figure is written. */
+  digits?: { text: string; onText: (next: string) => void } | undefined
+  onWriting: () => void
 }
 
-function Observation({ test, draft, onDraft }: Props) {
+function Observation({ test, draft, onDraft }: Pick<Props, 'test' | 'draft' | 'onDraft'>) {
   return (
     <fieldset>
       <legend className="pb-2 font-bold">What it did</legend>
@@ -83,7 +88,7 @@ function Units({ test, draft, onDraft }: Props) {
 }
 
 function Figure(props: Props) {
-  const { test, draft, error, onDraft } = props
+  const { test, draft, error, onDraft, beside, digits, onWriting } = props
   const box = useRef<HTMLInputElement>(null)
   useEffect(() => box.current?.focus(), [test.key])
   return (
@@ -101,6 +106,7 @@ function Figure(props: Props) {
           aria-describedby={error ? 'pad-value-error' : undefined}
           className="min-h-16 w-44! text-display font-semibold"
           value={draft.text}
+          onFocus={onWriting}
           onChange={(event) => {
             onDraft({ ...draft, text: event.target.value })
           }}
@@ -112,12 +118,16 @@ function Figure(props: Props) {
           {error}
         </p>
       )}
+      {beside}
       <Digits
-        text={draft.text}
+        text={digits?.text ?? draft.text}
         withOverload={test.quantity === 'resistance'}
-        onText={(text) => {
-          onDraft({ ...draft, text })
-        }}
+        onText={
+          digits?.onText ??
+          ((text) => {
+            onDraft({ ...draft, text })
+          })
+        }
       />
     </div>
   )

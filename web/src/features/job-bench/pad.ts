@@ -9,7 +9,19 @@ export interface PadTarget {
   acknowledged?: boolean
   /** with a repair undone for its proof */
   undone?: boolean
+  /** keys of the tests that are taken in the same act */
+  together?: string[]
 }
+
+/** Another reading of the same act: its id stays the same however often it is sent. */
+export interface Together {
+  id: string
+  text: string
+  unit: string | null
+  confirmed: boolean
+}
+
+export const newTogether = (): Together => ({ id: crypto.randomUUID(), text: '', unit: null, confirmed: false })
 
 /** What is on the pad: raw text as typed, conditions as said. */
 export interface PadDraft {
@@ -21,6 +33,7 @@ export interface PadDraft {
   instrument: string
   said: Record<string, string>
   reason: string
+  together: Record<string, Together>
 }
 
 export const EMPTY_DRAFT: PadDraft = {
@@ -32,6 +45,7 @@ export const EMPTY_DRAFT: PadDraft = {
   instrument: '',
   said: {},
   reason: '',
+  together: {},
 }
 
 /** Two points as the pad takes a test: the same keys and digits for both. */
@@ -90,4 +104,15 @@ export function entryFrom(draft: PadDraft, test: TestCard, id: string): Entry {
     return { ...entry, cells_text: Array.from({ length: test.cells }, (_, index) => draft.cells[index] ?? '') }
   }
   return { ...entry, value_text: draft.text, unit: draft.unit || (test.units[0] ?? '') }
+}
+
+/** What else was read in the same act; empty ones were not. */
+export function togetherFrom(draft: PadDraft, tests: TestCard[]): NonNullable<NewReading['together']> {
+  return tests.flatMap((test) => {
+    const typed = draft.together[test.key]
+    if (!typed || typed.text.trim() === '') return []
+    const confirmed = typed.confirmed ? { conditions: { value_confirmed: 'yes' } } : {}
+    const { id, text: value_text, unit } = typed
+    return [{ id, test_key: test.key, value_text, unit: unit ?? test.units[0] ?? '', ...confirmed }]
+  })
 }

@@ -42,7 +42,10 @@ export function useBenchActions(job: JobBench) {
       case 'prove':
       case 'repeat':
         if (step.probe) setPad({ testKey: null, probe: step.probe, position: null, acknowledged: true })
-        else if (step.test_key) setPad({ testKey: step.test_key, position: step.position, acknowledged: true })
+        else if (step.test_key) {
+          const { test_key: testKey, position, together } = step
+          setPad({ testKey, position, together, acknowledged: true })
+        }
         break
       case 'condemn':
         condemnFirst()

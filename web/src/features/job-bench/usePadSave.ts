@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { JobBench, NewReading, ProbeCard, TestCard } from '../../shared/api/types'
 import { correctReading, takeReading } from '../../shared/api/jobs'
 import { useBenchWrite } from './useBenchWrite'
-import { EMPTY_DRAFT, entryFrom, type PadDraft, type PadTarget } from './pad'
+import { EMPTY_DRAFT, entryFrom, togetherFrom, type PadDraft, type PadTarget } from './pad'
 
 /** Its state goes with its points. */
 function atPoints(probe: ProbeCard, { state: situation = probe.situation, ...entry }: NewReading): NewReading {
@@ -19,6 +19,7 @@ export function usePadSave(
   onWaiting: () => void,
 ) {
   const { correcting, position } = target
+  const beside = correcting ? [] : job.tests.filter((one) => target.together?.includes(one.key))
   const [empty] = useState(EMPTY_DRAFT)
   const pad = useBenchWrite<PadDraft>(job.id, {
     name: `reading:${test.key}:${position ?? ''}:${correcting?.id ?? ''}${target.undone ? ':undone' : ''}`,
@@ -27,6 +28,10 @@ export function usePadSave(
     onWaiting,
   })
   const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
+  const taken = (draft: PadDraft) => {
+    const together = togetherFrom(draft, beside)
+    return together.length > 0 ? { together } : {}
+  }
   const save = (draft: PadDraft) =>
     pad.write((id) => {
       const said = target.undone ? { ...draft.said, repair_undone: 'yes' } : draft.said
@@ -36,7 +41,7 @@ export function usePadSave(
 
       return correcting
         ? correctReading(job, correcting.id, { ...entry, reason: draft.reason }, test.short)
-        : takeReading(job, { ...entry, test_key: test.key, position, acknowledged }, test.short)
+        : takeReading(job, { ...entry, test_key: test.key, position, acknowledged, ...taken(draft) }, test.short)
     }, draft)
-  return { ...pad, save }
+  return { ...pad, save, beside }
 }

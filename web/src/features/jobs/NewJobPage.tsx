@@ -32,7 +32,7 @@ function IntakeForm({ id }: { id: string }) {
     onWaiting: () => void navigate(`/units/${id}`),
   })
   const { form } = opening
-  const about = useWatch({ control: form.control, name: 'about' })
+  const [about, how] = useWatch({ control: form.control, name: ['about', 'how'] })
   const submit = form.handleSubmit((values) =>
     opening.write((jobId) => {
       const { tried, by_whom, fitted, complaint, seen, lamps } = values
@@ -63,6 +63,18 @@ function IntakeForm({ id }: { id: string }) {
               </label>
             ))}
           </fieldset>
+          {about === 'starting' && (
+            <label className="flex min-h-12 items-center gap-3">
+              <input
+                type="checkbox"
+                checked={how === 'comes_and_goes'}
+                onChange={(event) => {
+                  form.setValue('how', event.target.checked ? 'comes_and_goes' : 'dead', { shouldDirty: true })
+                }}
+              />{' '}
+              It comes and goes: often it starts
+            </label>
+          )}
           {about === 'circuit' && <SomethingElse unitId={id} form={form} error={opening.error} />}
         </section>
         <section aria-labelledby="seen" className="flex flex-col gap-4">

@@ -40,6 +40,7 @@ export const named = (thing: { part: string; label: string }) => `${thing.label}
 
 /** As the server knows complaints: starting and charging by their names, anything else by what fails, when and how. */
 export function symptomFrom({ about, thing, situation, how }: Intake): components['schemas']['NewSymptom'] {
+  if (about === 'starting' && how === 'comes_and_goes') return { work: about, seen: how }
   if (about !== 'circuit') return { work: about }
   return { work: 'auxiliary_load', part: idOf(thing), situation: situation || null, seen: how }
 }

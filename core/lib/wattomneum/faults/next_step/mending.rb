@@ -29,8 +29,14 @@ module Wattomneum
           ladder = assessment.ladders.find { |one| one.is_a?(StarterLadder) && one.by_its_coil? }
           return if ladder.nil? || steps.mended_in_vain?('starter', nil) || assessment.reading('cranking_behaviour')&.observation != 'silent'
 
+          again = ladder.coil_once_more
+          return steps.between(again, why: IN_ONE_MOMENT) if again && assessment.paths.times(again) < 2
+
           climb('starter', nil)
         end
+
+        IN_ONE_MOMENT = 'It had its volts, and it was silent, but nobody said that it was in one moment: once more, with an ear on the engine'
+        private_constant :IN_ONE_MOMENT
 
         def mend_convicted
           convicted.lazy.filter_map do |element, position, judgement|

@@ -17,8 +17,10 @@ module Wattomneum
         # @param table [Suspects::Table, nil] what each fault would show, where that is worked out
         # @param past [Array<Jobs::PastWork>] what was mended on the unit in earlier jobs
         # @param undone [Array<Readings::PointReading>] taken with a repair undone for its proof
-        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil, past: [], undone: [])
+        # @param engine [EngineMeanwhile, nil] what the engine did meanwhile
+        def initialize(machine:, readings:, tests:, symptom:, repairs: [], disturbed_count: 0, table: nil, past: [], undone: [], engine: nil)
           @table = table
+          @engine = engine
           @past = past
           @undone = undone
           @machine = machine
@@ -44,8 +46,8 @@ module Wattomneum
         # @return [Suspicion, nil] how likely each part is at fault, where the table of what each fault would show is worked out
         def suspicion = @table && (@suspicion ||= Suspicion.new(self, @table))
 
-        # @return [Meanwhile] what its own thing did while something was read
-        def meanwhile = @meanwhile ||= Meanwhile.new(self)
+        # @return [Meanwhile, EngineMeanwhile] what its own thing did while something was read
+        def meanwhile = @meanwhile ||= @engine&.about_starting? ? @engine : Meanwhile.new(self)
 
         # @return [Hash{String => Evidence::Judgement}] by reading id
         def judgements

@@ -19,6 +19,9 @@ module Wattomneum
           @case = kase
         end
 
+        # @return [String] key of the condition that it is said by
+        def key = KEY
+
         # @param probe [Readings::Probe]
         # @return [Boolean] whether it is asked beside a reading between these points: where it is straight across something that it needs, where
         #   a reading is taken again, and everywhere once it comes and goes

@@ -1,0 +1,82 @@
+import type { TestCard } from '../../shared/api/types'
+import { written } from '../../shared/quantities/written'
+import { Segments } from '../../shared/ui/Segments'
+import { newTogether, type PadDraft, type Together } from './pad'
+
+/** What else is read while somebody is at the key anyway, each with its two points; what stays empty was not read. */
+export function SameCrank({
+  tests,
+  together,
+  errors,
+  onWriting,
+  onTogether,
+}: {
+  tests: TestCard[]
+  together: PadDraft['together']
+  errors: Record<string, string[]>
+  onWriting: (key: string) => void
+  onTogether: (next: PadDraft['together']) => void
+}) {
+  if (tests.length === 0) return null
+  const change = (test: TestCard, next: Partial<Together>) => {
+    const before = together[test.key] ?? newTogether()
+    onTogether({ ...together, [test.key]: { ...before, ...next } })
+  }
+  return (
+    <fieldset className="flex flex-col gap-3">
+      <legend className="pb-2 font-bold">In the same crank, what you can</legend>
+      {tests.map((test) => {
+        const typed = together[test.key]
+        const error = errors[`together.${test.key}`]?.[0]
+        const id = `together-${test.key}`
+        return (
+          <div key={test.key} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 gap-y-1">
+            <label htmlFor={id} className="min-w-0">
+              <span className="font-semibold">{test.short}</span>
+              {test.from && test.to && (
+                <span className="block text-quiet">
+                  {test.from} to {test.to}
+                </span>
+              )}
+            </label>
+            <span className="flex items-center">
+              <input
+                id={id}
+                inputMode="decimal"
+                autoComplete="off"
+                aria-invalid={error ? true : undefined}
+                aria-describedby={error ? `${id}-error` : undefined}
+                className="min-h-14 w-24! text-reading font-semibold desk:w-28!"
+                value={typed?.text ?? ''}
+                onFocus={() => {
+                  onWriting(test.key)
+                }}
+                onChange={(event) => {
+                  change(test, { text: event.target.value })
+                }}
+              />
+              {test.units.length > 1 ? (
+                <Segments
+                  label={`Unit of ${test.short}`}
+                  size="tall"
+                  options={test.units.map((symbol) => ({ key: symbol, label: written(symbol) }))}
+                  chosen={typed?.unit ?? test.units[0]}
+                  onChoose={(unit) => {
+                    change(test, { unit })
+                  }}
+                />
+              ) : (
+                <span className="w-14 pl-2 text-lead">{written(test.units[0] ?? '')}</span>
+              )}
+            </span>
+            {error && (
+              <p id={`${id}-error`} className="col-span-2 font-semibold text-act">
+                {error}
+              </p>
+            )}
+          </div>
+        )
+      })}
+    </fieldset>
+  )
+}

@@ -17,9 +17,9 @@ FAULTS = ENV.fetch('N', 300).to_i
 SEED = ENV.fetch('SEED', 7).to_i
 STRESS = ENV.fetch('STRESS', nil) && Stress.fetch(ENV.fetch('STRESS', nil))
 
-# Seven are the main set; the others by ONLY.
-CIRCUITS = { 'start_12v' => %w[K1 cranking], 'start_24v' => %w[K1 cranking], 'charge_12v' => %w[H1 key_on], 'heater' => %w[U3 key_on],
-             'ecu_power' => %w[A1 key_on], 'fuel_pump' => %w[M2 key_on], 'magneto_kill' => %w[L9 idle] }.freeze
+# Seven are the main set, the longest first; the others by ONLY.
+CIRCUITS = { 'ecu_power' => %w[A1 key_on], 'start_12v' => %w[K1 cranking], 'start_24v' => %w[K1 cranking], 'charge_12v' => %w[H1 key_on],
+             'heater' => %w[U3 key_on], 'fuel_pump' => %w[M2 key_on], 'magneto_kill' => %w[L9 idle] }.freeze
 OTHERS = { 'engine_stop' => %w[Y5 key_on], 'glow' => %w[E1 preglow], 'cluster' => %w[P1 key_on] }.freeze
 
 # Units of 12 V and 24 V as the specs have them.

@@ -2,7 +2,8 @@
 
 # Several readings of one crank, taken in one act.
 RSpec.describe Server::Models::SameAct do
-  let!(:person) { sign_in_as('electrician') }
+  before { sign_in_as('electrician') }
+
   let(:id) { open_job['id'] }
 
   def rows = Server::Models::Reading.where(job_id: id)

@@ -10,7 +10,7 @@ module Wattomneum
       # @return [Array<Situation>] those that this sheet knows, in the order of its key states
       def self.of(sheet)
         sheet.states.flat_map do |state, label|
-          Sheet::STATES[state] == label ? Situations::ALL.select { |one| one.sheet_state == state } : [Situations.own(state, label)]
+          Sheet::STATES[state] == label ? Situations::BY_SHEET_STATE.fetch(state, []) : [Situations.own(state, label)]
         end
       end
 

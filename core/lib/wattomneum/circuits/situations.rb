@@ -8,6 +8,7 @@ module Wattomneum
         Situation.new(**row.except('sheet', 'test').transform_keys(&:to_sym), cautions: row.fetch('cautions', []), sheet_state: row['sheet'],
                                                                               test_state: row['test']).freeze
       end.freeze
+      BY_SHEET_STATE = ALL.group_by(&:sheet_state).freeze
 
       # @param key [String]
       # @return [Situation]

@@ -96,11 +96,15 @@ module Wattomneum
         def works?(consumer, probe, round) = seen(consumer, probe, round) == 'works'
 
         def by_volts(consumer, probe, round)
-          across = @circumstances.readings.reverse.find do |one|
-            one.probe.by == 'volts' && [one.probe.from, one.probe.to].sort == [consumer.from, consumer.to].sort && beside?(one, probe, round)
-          end
+          across = last_volts[[round, probe.situation, *[consumer.from, consumer.to].minmax]]
           sound = @circumstances.volt_between(consumer.from, consumer.to, probe).abs
           across.value.abs / sound if across&.value && sound > LEAST_VOLT
+        end
+
+        # The last that was read between two points, whichever way round.
+        def last_volts
+          @last_volts ||= @circumstances.readings.select { |one| one.probe.by == 'volts' }
+                                        .to_h { |one| [[one.round, one.probe.situation, *[one.probe.from, one.probe.to].minmax], one] }
         end
 
         def keys_around(consumer, probe)

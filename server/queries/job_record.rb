@@ -106,18 +106,24 @@ module Server
         Wattomneum::Faults::Assessment.new(
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: fresh.reject(&:between_points?).map(&:to_core),
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
-          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table, past: past
+          disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table,
+          past: machine ? mended_before + tried_before(machine) : []
         )
       end
 
       # SQL: select repair_unit, made_at from repair join job on job.id = job_id where unit_id = ? and job_id <> ? and made_at < ? and
       # made_at > ? and repair_unit is not null
-      def past
+      def mended_before
         begun = job.opened_at
         since = begun - (Wattomneum::Faults::Suspects::Priors::LONGEST_DAYS * DAY_SECONDS)
         earlier = Models::Repair.association_join(:job).where(unit_id: job.unit_id).exclude(job_id: job.id).exclude(repair_unit: nil)
         earlier.where { (made_at < begun) & (made_at > since) }.select_map(%i[repair_unit made_at])
                .map { |unit, at| Wattomneum::Jobs::PastWork.new(unit: unit, days: ((begun - at) / DAY_SECONDS).floor) }
+      end
+
+      def tried_before(machine)
+        told = attempts.map { |one| Wattomneum::Jobs::TriedBefore::Told.new(what: one.what, fitted: one.fitted_without_diagnosis) }
+        Wattomneum::Jobs::TriedBefore.past_work(told, machine)
       end
 
       # What is stale counts no more, a proof neither; what a repair was made for stays what it was made for.

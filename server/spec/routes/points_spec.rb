@@ -77,6 +77,16 @@ RSpec.describe Server::Routes::Readings do
     expect(bench['readings'].last['judged']['summary']).to eq('OL from K11:87 to ground: nothing leads there')
   end
 
+  it 'keeps which end of a wire was out of its pin' do
+    job = job_on(truck('fuel_pump'))['id']
+    off = ['X8', 'end of wire 11 in X8:b/1']
+    shown = measure(job, 'ohms', 'X8:b/1', 'BAT:-', :overload, situation: 'isolator_open', opened: off)['readings'].last
+    expect(shown['probe']['opened']).to match_array(off)
+    expect(shown['condition_line']).to include('X8 unplugged, wire 11 out of X8:b/1')
+    measure(job, 'ohms', 'X8:b/1', 'BAT:-', :overload, situation: 'isolator_open', opened: ['end of wire 11 in M2:1'])
+    expect([status, error['fields'].keys]).to eq([422, ['probe.opened']])
+  end
+
   describe 'what cannot be' do
     let(:unit) { truck('fuel_pump') }
     let(:job) { job_on(unit)['id'] }

@@ -6,7 +6,11 @@ module Wattomneum
     #   key: "wire 8", "K11", "starter"; kind: a key of core/data/repair_units.yml; item_uuids: components and wires in it
     # Within a circuit its key is who it is: thousands of suspects are counted by it.
     RepairUnit = Struct.new(:key, :label, :kind, :item_uuids, :zone, :minutes, :cautions, :laddered, keyword_init: true) do
+      # @return [Integer]
       def hash = key.hash
+
+      # @param other [Object]
+      # @return [Boolean] whether it is the same part of a circuit
       def eql?(other) = other.is_a?(RepairUnit) && key == other.key
     end
   end

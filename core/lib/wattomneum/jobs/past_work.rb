@@ -2,7 +2,10 @@
 
 module Wattomneum
   module Jobs
-    # What was mended on a unit in an earlier job. unit: key of a repair unit of its circuit; days: before this job began
-    PastWork = Struct.new(:unit, :days, keyword_init: true)
+    # What was done on a unit before. unit: key of a repair unit of its circuit; days: before this job began; kind: mended in an earlier job, or,
+    # as it was told at the intake, fitted (new) or handled
+    PastWork = Struct.new(:unit, :days, :kind, keyword_init: true) do
+      def initialize(kind: 'mended', **rest) = super
+    end
   end
 end

@@ -133,9 +133,18 @@ module Wattomneum
         index = @drawn.item(fault.item).branches.first
         one = @drawn.network.branches[index]
         part = @drawn.owned[index].part&.id if fault.stuck
-        known = [[one.from, 0, fault.to_ground_ohm], [live_node, one.from, fault.to_live_ohm],
+        rubbed = rubbed_node(@drawn.owned[index].wire, one)
+        known = [[rubbed, 0, fault.to_ground_ohm], [live_node, rubbed, fault.to_live_ohm],
                  [one.from, one.to, fault.stuck && @labels[index]]].select(&:last)
         known.map { |from, to, ohm| [part, Circuits::Solving::Network::Branch.new(from: from, to: to, ohm: ohm, volt: 0.0)] }
+      end
+
+      # A rubbed place goes with its wire, wherever that is taken off: it stands at the end that no other wire shares.
+      def rubbed_node(wire, branch)
+        return branch.from if wire.nil?
+
+        @wire_ends ||= @sheet.wires.flat_map { |one| [one.from, one.to] }.tally
+        @wire_ends[wire.from] > 1 && @wire_ends[wire.to] == 1 ? branch.to : branch.from
       end
 
       def live_node = @drawn.node(@sheet.places['positive_post'] || @sheet.parts.grep(Circuits::Parts::Battery).first.node('+'))
@@ -202,10 +211,16 @@ module Wattomneum
         Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *ways])
       end
 
-      # A component with all that is inside it, or the ring of a wire.
+      # A component with all that is inside it, the ring of a wire, or its end out of a pin or splice.
       def comes_off?(owned, opened)
-        owned.ring_of ? owned.part.kind == 'stud' && opened.include?("wire #{owned.ring_of.number}") : opened.include?(owned.part&.id)
+        wire = owned.ring_of || owned.wire
+        return opened.include?(owned.part&.id) if wire.nil?
+        return true if opened.any? { |id| id.start_with?("end of wire #{wire.number} in ") && ends_there?(owned, id) }
+
+        owned.ring_of && owned.part.kind == 'stud' && opened.include?("wire #{wire.number}")
       end
+
+      def ends_there?(owned, id) = owned.ring_of ? id.end_with?(" in #{owned.part.id}") : id.include?(':')
 
       def branch(from, to, ohm, volt = 0.0)
         Circuits::Solving::Network::Branch.new(from: @drawn.node(from), to: @drawn.node(to), ohm: ohm, volt: volt)

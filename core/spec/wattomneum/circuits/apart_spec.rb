@@ -19,6 +19,19 @@ RSpec.describe Wattomneum::Circuits::Apart do
     expect(shown).to eq([0.0, 0.0, 8.9, 8.9, 8.9])
   end
 
+  it 'takes one wire out of the pin or the splice that several meet in' do
+    pump = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch('fuel_pump'))
+    expect(pump.apart.all.map(&:id)).to include('end of wire 11 in X8:b/1', 'end of wire 12 in X8:b/1').and not_include('end of wire 11 in M2:1')
+    shown = [[], ['end of wire 12 in X8:b/1'], ['end of wire 11 in X8:b/1']].map do |opened|
+      pump.sound_reading.call(Wattomneum::Readings::Probe.new(by: 'volts', from: 'M2:1', to: 'M2:2', situation: 'key_on', opened: opened)).value
+    end
+    expect(shown).to match([be > 24, be > shown.first, be_within(0.01).of(0)])
+    solenoid = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch('engine_stop'))
+    cut = solenoid.apart.fetch('end of wire 9 in SP5')
+    expect([cut.label, described_class.words([cut.id])]).to eq(['out of Lamp feed splice', 'wire 9 out of SP5'])
+    expect(described_class.cut?(cut.id, solenoid.sheet)).to be(true)
+  end
+
   it 'says it in words, and refuses what is not there' do
     expect(described_class.words([])).to be_nil
     expect(described_class.words(%w[K11 X8])).to eq('K11 and X8 unplugged')

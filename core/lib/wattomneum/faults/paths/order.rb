@@ -51,7 +51,7 @@ module Wattomneum
           why = @case.meanwhile.again(probe) || why
           Step.new(kind: kind, probe: probe, unit: unit, minutes: @case.minutes(probe).round, why: why,
                    failing_reading_id: failing&.id, lamp_on: lamp_on, title: title || (words[0].upcase + words[1..]),
-                   risks: risks(probe.situation))
+                   risks: risks(probe))
         end
 
         # What is dead with all its volts is proved by being seen to work, not by the volts that it had before too.
@@ -103,7 +103,11 @@ module Wattomneum
 
         private
 
-        def risks(state) = [*@case.risks, *Circuits::Situations.on(machine.sheet, state).cautions]
+        def risks(probe)
+          [*@case.risks, *Circuits::Situations.on(machine.sheet, probe.situation).cautions,
+           *('splice_cut' if probe.opened.any? { |id| Circuits::Apart.cut?(id, machine.sheet) })]
+        end
+
         def machine = @case.machine
         def situation = @case.symptom.situation
 

@@ -6,12 +6,13 @@ module Wattomneum
       # What blew a fuse: ohms to ground with the isolator open, section by section from the fuse on. A section ends where a contact stands
       # open or a plug can be parted; only where the sheet leads nowhere do ohms tell a short.
       class ShortSearch
-        # One piece of the way that can be measured by itself: node, what is unplugged for it, and the units that lie in it.
-        Section = Struct.new(:node, :opened, :units, keyword_init: true)
+        # One piece of the way that can be measured by itself: node, and what is unplugged for it.
+        Section = Struct.new(:node, :opened, keyword_init: true)
         SITUATION = 'isolator_open'
         WHY = 'A fuse does not blow by itself: is this section shorted to ground?'
+        PART_IT = 'The short is in one of several runs. Look along them first: bare copper or a rubbed place settles it. Else part them here'
         MOST_UNPLUGGED = 5
-        private_constant :SITUATION, :WHY, :MOST_UNPLUGGED
+        private_constant :SITUATION, :WHY, :PART_IT, :MOST_UNPLUGGED
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -27,12 +28,12 @@ module Wattomneum
 
         # @return [Step, nil] the next ohms, or the shorted section; nil where all is insulated, or nothing can be told
         def call
-          sections.each do |section|
+          (sections + aside).each do |section|
             probe = [section, unloaded(section)].map { |one| probe_of(one) }.find { |one| tells?(one) } or next
 
             reading = @case.reading(probe)
             return @order.measure(probe, why: WHY) if reading.nil?
-            return shorted(section, reading) if @case.judgements.fetch(reading.id).code == 'ohms.short'
+            return shorted(GroundedPiece.new(@case, reading)) if @case.judgements.fetch(reading.id).code == 'ohms.short'
           end
           nil
         end
@@ -61,26 +62,31 @@ module Wattomneum
           false
         end
 
-        # It is runs of wire that are rubbed through. One is convicted by its ohms, of several eyes find which.
-        def shorted(section, reading)
-          wires = section.units.select { |unit| unit.kind == 'wire' }
-          why = @case.judgements.fetch(reading.id).summary
-          return look_along(wires, why) unless wires.one?
+        # It is runs of wire that are rubbed through. One is convicted by its ohms, of several parting the piece tells which, or eyes.
+        def shorted(piece)
+          wires = piece.wires
+          return convicted(wires.first, piece.shown_by) if wires.one?
 
-          unit = wires.first
+          probe = piece.parting { |one| tells?(one) }
+          probe ? @order.measure(probe, why: PART_IT) : look_along(wires, piece.shown_by)
+        end
+
+        def convicted(unit, reading)
           return if @case.mended_in_vain?(unit.key)
 
           Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: reading.id, risks: unit.cautions,
-                   title: "Shorted to ground: #{unit.label}", why: why)
+                   title: "Shorted to ground: #{unit.label}", why: @case.judgements.fetch(reading.id).summary)
         end
 
-        def look_along(wires, why)
-          Step.new(kind: 'watch', minutes: 0, risks: [], why: "#{why}. Record what was mended, and the ohms prove it",
-                   title: "Shorted to ground: look along #{wires.map(&:label).join(' and ')}")
+        def look_along(wires, reading)
+          Step.new(kind: 'watch', minutes: 0, risks: [], title: "Shorted to ground: look along #{wires.map(&:label).join(' and ')}",
+                   why: "#{@case.judgements.fetch(reading.id).summary}. Record what was mended, and the ohms prove it")
         end
 
         # From behind the fuse along the feed of what fails.
-        def sections
+        def sections = @sections ||= along_the_way
+
+        def along_the_way
           steps = way
           cut = steps.slice_when { |one, other| cut?(one) || cut?(other) }.reject { |run| cut?(run.first) }
           cut.map { |run| section(run, steps) }
@@ -90,6 +96,44 @@ module Wattomneum
           @consumer = [*@machine.consumers.needed(@case.part), *@machine.consumers.all].find { |one| behind_fuse(one).any? }
           @consumer ? behind_fuse(@consumer) : []
         end
+
+        # Whatever else hangs on the fuse as it works, off that way, piece by piece; what lies behind another fuse blows that one.
+        def aside
+          return [] if sections.empty?
+
+          in_pieces(fed - sections.flat_map { |section| resting.wires(section.node, without: branches(section.opened)) })
+        end
+
+        def in_pieces(units)
+          return [] if units.empty?
+
+          node = end_of(units.first)
+          section = Section.new(node: node, opened: [*@fuse_ids, *loads_on(node)].uniq)
+          [section, *in_pieces(units.drop(1) - resting.wires(node, without: branches(section.opened)))]
+        end
+
+        # A pin before a splice under tape.
+        def end_of(unit)
+          wire = @machine.sheet.wires.find { |one| unit.item_uuids.include?(one.uuid) }
+          [wire.to, wire.from].find { |node| node.include?(':') } || @machine.points.named(wire.to).node
+        end
+
+        # From the other side of the fuse.
+        def fed
+          working = Metal.new(@machine, @case.circumstances.state(@case.seen_probe))
+          fuses = @machine.sheet.parts.grep(Circuits::Parts::Fuse).map(&:id)
+          working.wires(sections.first.node, without: branches(fuses))
+        end
+
+        # What leads on to ground through a load: unplugged, relays pulled.
+        def loads_on(node)
+          reached = resting.reached(node, without: branches(@fuse_ids)).map { |index| @machine.circuit.owned[index].branch }
+                           .flat_map { |one| [one.from, one.to] }
+          @machine.consumers.all.select { |one| reached.intersect?([one.from, one.to]) }.map { |one| one.from.split(':', 2).first }.uniq
+        end
+
+        def resting = @resting ||= Metal.new(@machine, Circuits::Situations.on(@machine.sheet, SITUATION).sheet_state)
+        def branches(ids) = @machine.apart.branches(ids)
 
         # Steps from the fuse to the consumer.
         def behind_fuse(consumer)
@@ -111,7 +155,7 @@ module Wattomneum
           after = steps[steps.index(run.last) + 1]
           opened = [before, after].compact.select { |step| plug?(step) }.map { |step| part_of(step).id }
           opened << @consumer.from.split(':', 2).first if after.nil?
-          Section.new(node: run.first.to, opened: [*opened, *@fuse_ids].uniq, units: @machine.repair_units.along(run.map(&:index)))
+          Section.new(node: run.first.to, opened: [*opened, *@fuse_ids].uniq)
         end
       end
     end

@@ -27,6 +27,18 @@ RSpec.describe Wattomneum::Faults::Suspects::Priors do
     expect(priors.words(units.fetch('F8'))).to be_nil
   end
 
+  it 'takes what was tried before by the parts that it names' do
+    told = ->(what, fitted: false) { Wattomneum::Jobs::TriedBefore.past_work([Wattomneum::Jobs::TriedBefore::Told.new(what: what, fitted: fitted)], machine) }
+    expect(told.call('New blower m3 from the box').map(&:to_a)).to eq([['M3', 0, 'fitted']])
+    expect(told.call('Swapped the heater plug').map(&:unit)).to eq(['E5'])
+    expect(told.call('pulled f8 and looked').map(&:kind)).to eq(['handled'])
+    expect(told.call('F8', fitted: true).map(&:kind)).to eq(['fitted'])
+    expect(told.call('Jump start, F81, tapping')).to eq([])
+    fitted = described_class.new(machine, told.call('new F8'))
+    expect([fitted.ratios['F8'], fitted.words(units.fetch('F8'))]).to eq([0.5, 'fitted new before this job'])
+    expect(fitted.ratios.except('F8').values.uniq).to eq([2.0])
+  end
+
   it 'moves the belief, and a reading moves it back' do
     table = Wattomneum::Faults::Suspects::Table.new(machine, machine.sheet.part('U3'), 'key_on').work_out
     shares = [{}, priors(['F8', 20]).ratios].map { |times| Wattomneum::Faults::Suspects::Belief.new(table.predictions, times: times).by_unit }

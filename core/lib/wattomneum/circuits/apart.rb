@@ -7,8 +7,8 @@ module Wattomneum
     # What of a circuit comes apart for a reading: a component with its plug off, a plug between its halves, a fuse or relay pulled, a wire off
     # the stud it is bolted to, and, where nothing else parts them, the end of one wire out of the pin or splice that several meet in.
     class Apart
-      # id: "K11", "wire 8", "end of wire 5 in SP6"; uuid: what it is for ever; branches: that are open then
-      Thing = Struct.new(:id, :uuid, :label, :branches, keyword_init: true)
+      # id: "K11", "wire 8", "end of wire 5 in SP6"; uuid: what it is for ever; branches: that are open then; wire: UUID of the wire that it is of
+      Thing = Struct.new(:id, :uuid, :label, :branches, :wire, keyword_init: true)
       END_OF = 'end of '
       private_constant :END_OF
 
@@ -69,7 +69,8 @@ module Wattomneum
       def stud_wires
         @stud_wires ||= rings('stud').group_by { |index| @circuit.owned[index].ring_of }.map do |wire, indices|
           stud = @circuit.owned[indices.first].part
-          Thing.new(id: "#{Points::RING}#{wire.number}", uuid: wire.uuid, label: "off #{stud.label}", branches: indices)
+          Thing.new(id: "#{Points::RING}#{wire.number}", uuid: wire.uuid, label: "off #{stud.label}", wire: wire.uuid,
+                    branches: indices)
         end
       end
 
@@ -92,7 +93,8 @@ module Wattomneum
       end
 
       def end_of(wire, where, label, index)
-        Thing.new(id: "#{END_OF}wire #{wire.number} in #{where}", uuid: uuid_of("#{wire.uuid} #{where}"), label: label, branches: [index])
+        Thing.new(id: "#{END_OF}wire #{wire.number} in #{where}", uuid: uuid_of("#{wire.uuid} #{where}"), label: label, wire: wire.uuid,
+                  branches: [index])
       end
 
       def rings(kind) = @circuit.owned.each_index.select { |index| @circuit.owned[index].ring_of && @circuit.owned[index].part.kind == kind }

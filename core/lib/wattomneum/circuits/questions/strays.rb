@@ -37,11 +37,13 @@ module Wattomneum
         # @return [Array<Apart::Thing>] that can be pulled, unplugged or taken off on the way
         def plugs
           @plugs ||= begin
-            wires = region.wires.map { |index| @circuit.owned[index].wire.uuid }
             ids = region.parts.select { |part| PULLED.any? { |kind| part.is_a?(kind) } }.map(&:id)
-            @machine.apart.all.select { |thing| Apart.wire?(thing.id) ? wires.include?(thing.uuid) : ids.include?(thing.id) }
+            @machine.apart.all.select { |thing| Apart.wire?(thing.id) ? on_the_way?(thing) : ids.include?(thing.id) }
           end
         end
+
+        # @return [Array<Apart::Thing>] ends of wires on the way that come out of the pin or splice that they share with others
+        def ends = @ends ||= @machine.apart.all.select { |thing| Apart.end?(thing.id) && on_the_way?(thing) }
 
         # @param from [String] node
         # @param to [String] node
@@ -68,6 +70,7 @@ module Wattomneum
           Solving::SettledStates.new(@circuit, opened: branches, extra: extra).fetch(@state).solution
         end
 
+        def on_the_way?(thing) = (@wires ||= region.wires.map { |index| @circuit.owned[index].wire.uuid }).include?(thing.wire)
         def on_share = @limits.fetch('path.stray_volts_least').value / 100.0
         def region = @region ||= StrayRegion.new(@machine, @consumer, @sound, on: on?(nil))
 
@@ -82,9 +85,16 @@ module Wattomneum
         def touching
           runs = region.wires.group_by { |index| @machine.repair_units.of(index) }.values.map(&:first)
           runs.flat_map do |index|
-            node = @circuit.network.branches[index].then { |branch| region.inside?(branch.from) ? branch.from : branch.to }
+            node = rubbed_node(index)
             [cause('live', index, node, 0, volt: region.live_volt), cause('grounded', index, node, 0)]
           end
+        end
+
+        # At the end that no other wire shares: it goes with its wire, wherever that is taken off.
+        def rubbed_node(index)
+          @wire_ends ||= @circuit.owned.select(&:wire).flat_map { |one| [one.branch.from, one.branch.to] }.tally
+          ends = @circuit.owned[index].branch.then { |one| [one.from, one.to] }.select { |name| region.inside?(@circuit.node(name)) }
+          @circuit.node(ends.min_by { |name| @wire_ends.fetch(name) } || @circuit.owned[index].branch.to)
         end
 
         # What lies in its way, where it should have its volts.

@@ -13,9 +13,21 @@ module Wattomneum
         # Nothing is mended because nothing else is left: taken off, it has to come back.
         def found
           test = evidence.confirming(units.first)
-          return super if test.nil? || @case.reading(test.probe)
+          return across_the_gap if test.nil?
+          return super if @case.reading(test.probe)
 
           @order.measure(test.probe, why: "#{units.first.label} is left: with it off, does it come back?")
+        end
+
+        # What lies open has its volts across it.
+        def across_the_gap
+          test = evidence.gap(units.first)
+          return nothing if test.nil?
+          return @order.measure(test.probe, why: "#{units.first.label} is left: if it lies open, the volts stand across it") if @case.reading(test.probe).nil?
+          return nothing unless evidence.on?(test)
+
+          unit = units.first
+          @order.mend(unit, @case.reading(test.probe), title: "#{titles.fetch('cut')}: #{unit.label}", why: "#{reasons}. #{@case.reading(test.probe).spoken} across it")
         end
 
         def between_several

@@ -120,7 +120,7 @@ module Wattomneum
 
         # From the other side of the fuse.
         def fed
-          working = Metal.new(@machine, @case.circumstances.state(@case.seen_probe))
+          working = Metal.new(@machine, @case.circumstances.state(Probes.across(@consumer, @case.symptom.situation)))
           fuses = @machine.sheet.parts.grep(Circuits::Parts::Fuse).map(&:id)
           working.wires(sections.first.node, without: branches(fuses))
         end

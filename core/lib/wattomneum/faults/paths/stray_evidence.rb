@@ -9,7 +9,7 @@ module Wattomneum
         # A reading that tells what is on from what is off; consumer: whose volts at work it is held against.
         Test = Struct.new(:probe, :consumer, :minutes, keyword_init: true)
         # To get at it and pull it (common practice).
-        MINUTES = { 'relay' => 1, 'fuse' => 1, 'wire' => 2, 'connector' => 3, 'switch' => 6, 'control_unit' => 6 }.freeze
+        MINUTES = { 'relay' => 1, 'fuse' => 1, 'wire' => 2, 'connector' => 3, 'switch' => 6, 'control_unit' => 6, 'pin' => 6, 'splice' => 15 }.freeze
         READ_MINUTES = 2
         # A wire is rubbed through less often than a contact sticks (ours).
         RUBBED = 0.3
@@ -89,6 +89,17 @@ module Wattomneum
           telling.min_by { |test| [causes.count { |cause| shows?(cause, test) }, @case.reading(test.probe) ? 0 : 1, test.minutes] }
         end
 
+        # @param unit [Circuits::RepairUnit]
+        # @return [Test, nil] straight across it, where all that is left of its causes is that it lies open
+        def gap(unit)
+          own = left.select { |cause| cause.unit == unit }
+          return if own.empty? || own.any? { |cause| cause.kind != 'cut' }
+
+          ends = own.first.cut.map { |index| @machine.circuit.owned[index].branch }
+          Test.new(probe: Readings::Probe.new(by: 'volts', from: ends.first.from, to: ends.last.to, situation: @situation),
+                   consumer: consumer, minutes: READ_MINUTES)
+        end
+
         # @param cause [Circuits::Questions::Strays::Cause]
         # @param test [Test]
         # @return [Boolean] whether it has its volts there with this cause
@@ -136,13 +147,18 @@ module Wattomneum
         # pulled itself, but a relay, whose socket can be read.
         def unplugged
           pulled = @strays.plugs.reject { |thing| thing.id == @case.part.id && !@case.part.is_a?(Circuits::Parts::Relay) }
-          pulled.product(ends).map do |thing, (from, to)|
+          [*pulled, *@strays.ends].product(ends).map do |thing, (from, to)|
             probe = Readings::Probe.new(by: 'volts', from: from, to: to, situation: @situation, opened: [thing.id])
             Test.new(probe: probe, consumer: consumer, minutes: READ_MINUTES + MINUTES.fetch(kind(thing), 6))
           end
         end
 
-        def kind(thing) = Circuits::Apart.wire?(thing.id) ? 'wire' : @machine.sheet.part(thing.id).kind
+        def kind(thing)
+          return 'wire' if Circuits::Apart.wire?(thing.id)
+          return Circuits::Apart.cut?(thing.id, @machine.sheet) ? 'splice' : 'pin' if Circuits::Apart.end?(thing.id)
+
+          @machine.sheet.part(thing.id).kind
+        end
 
         def ends
           posts = @case.circumstances

@@ -22,12 +22,11 @@ module Wattomneum
         # What lies open has its volts across it.
         def across_the_gap
           test = evidence.gap(units.first)
-          return nothing if test.nil?
-          return @order.measure(test.probe, why: "#{units.first.label} is left: if it lies open, the volts stand across it") if @case.reading(test.probe).nil?
-          return nothing unless evidence.on?(test)
+          read = test && @case.reading(test.probe)
+          return @order.measure(test.probe, why: "#{units.first.label} is left: if it lies open, the volts stand across it") if test && read.nil?
+          return nothing unless read && evidence.on?(test)
 
-          unit = units.first
-          @order.mend(unit, @case.reading(test.probe), title: "#{titles.fetch('cut')}: #{unit.label}", why: "#{reasons}. #{@case.reading(test.probe).spoken} across it")
+          @order.mend(units.first, read, title: "#{titles.fetch('cut')}: #{units.first.label}", why: "#{reasons}. #{read.spoken} across it")
         end
 
         def between_several

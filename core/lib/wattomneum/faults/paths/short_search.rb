@@ -53,9 +53,11 @@ module Wattomneum
           ids.size > MOST_UNPLUGGED ? section : Section.new(**section.to_h, opened: [*section.opened, *ids].uniq)
         end
 
+        def dead_state? = Circuits::Situation.of(@machine.sheet).any? { |one| one.key == SITUATION }
+
         # A state without isolator, or a load that can not be unplugged from the section: then ohms say nothing here.
         def tells?(probe)
-          return false if Circuits::Situation.of(@machine.sheet).none? { |one| one.key == SITUATION }
+          return false unless dead_state?
 
           @machine.sound_reading.call(probe).over_range
         rescue RefusedError
@@ -99,7 +101,7 @@ module Wattomneum
 
         # Whatever else hangs on the fuse as it works, off that way, piece by piece; what lies behind another fuse blows that one.
         def aside
-          return [] if sections.empty?
+          return [] if sections.empty? || !dead_state?
 
           in_pieces(fed - sections.flat_map { |section| resting.wires(section.node, without: branches(section.opened)) })
         end

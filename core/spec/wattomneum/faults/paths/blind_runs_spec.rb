@@ -65,10 +65,10 @@ RSpec.describe Wattomneum::Faults::Paths::Order do
     end
   end
 
-  it 'sends eyes along the wires where ohms can not tell which is rubbed through, and mends none of them by guess' do
+  it 'sends eyes along the wires that meet in a splice before one is cut out of it, and mends the one that is rubbed through' do
     one = run(core::Circuits::Library.fetch('heater'), 'U3', 'key_on', core::Practice::Fault.short('wire 5', 0.3), 3)
-    expect([one.last.kind, one.repairs]).to eq(['watch', []])
-    expect(one.last.title).to eq('Shorted to ground: look along Wire 5 red/white 4 mm2 and Wire 6 red/white 4 mm2')
+    cut = one.steps.find { |step| step.title.end_with?('wire 5 out of SP6', 'wire 6 out of SP6') }
+    expect([one.last.kind, one.repairs.map(&:unit), cut.why]).to match(['close', ['wire 5', 'F8'], include('Look along them first')])
   end
 
   it 'says so where what it says has been cured by itself' do

@@ -36,7 +36,8 @@ RSpec.describe Wattomneum::Faults::Paths::Killed do
 
   it 'takes the kill wire out of the pin that it shares with the lead inside the unit, which parts the two' do
     ends = %w[1 3].to_h { |number| [number, run(Wattomneum::Practice::Fault.short("wire #{number}", 0.4))] }
-    expect(ends.transform_values { |done| [done.repairs.map(&:unit), done.last.kind] }).to eq('1' => [['wire 1'], 'close'], '3' => [['wire 3'], 'close'])
+    expect(ends.transform_values { |done| [done.repairs.map(&:unit), done.last.kind] })
+      .to eq('1' => [['wire 1'], 'close'], '3' => [['wire 3'], 'close'])
     expect(ends.values.flat_map(&:trail)).to include(end_with('wire 1 out of U4:+'))
   end
 

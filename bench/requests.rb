@@ -1,48 +1,13 @@
 # frozen_string_literal: true
 
 # Times requests against the running server, and the floor: the SQL that each of them made, replayed by as many threads.
-require 'net/http'
 require 'rack/mock'
-require_relative '../server/boot'
-require_relative '../demo/load'
+require_relative 'client'
 
 CLIENTS = 4
 ROUNDS = 60
 MOST_RATIO = 5.0
 UUID = /\h{8}-\h{4}-\h{4}-\h{4}-\h{12}/
-
-def wait_for_server
-  100.times do
-    return if Net::HTTP.get_response(URI("http://127.0.0.1:#{ENV.fetch('PORT')}/health")).is_a?(Net::HTTPSuccess)
-  rescue SystemCallError
-    sleep 0.1
-  end
-  abort 'The server did not answer; see var/log/bench-puma.log'
-end
-
-# One client with its own connection and cookie.
-class Client
-  def initialize
-    @http = Net::HTTP.start('127.0.0.1', ENV.fetch('PORT').to_i)
-    reply = post('/api/sign-in', { login: 'electrician@skarrow.example', password: Demo::PASSWORD })
-    @cookie = reply['set-cookie'].split(';').first
-  end
-
-  def get(path) = checked(@http.get(path, { 'cookie' => @cookie }))
-
-  def post(path, body)
-    headers = { 'content-type' => 'application/json', 'request-id' => SecureRandom.uuid, 'cookie' => @cookie.to_s }
-    checked(@http.post(path, JSON.generate(body), headers))
-  end
-
-  private
-
-  def checked(reply)
-    raise "#{reply.code}: #{reply.body[0, 200]}" unless reply.is_a?(Net::HTTPSuccess)
-
-    reply
-  end
-end
 
 # Collects the statements of one request made in this process, rolled back afterwards.
 class Statements

@@ -5,7 +5,7 @@ module Server
     # What was read in the same act as another reading: in the same crank, at once. Taken with it or not at all.
     class SameAct
       # Said once for the whole act.
-      SHARED = %i[engine_meanwhile].freeze
+      SHARED = %i[engine_meanwhile repair_undone].freeze
 
       # @param input [Hash] of Contracts::NewReading; together holds the others
       # @param unit [Unit]

@@ -70,4 +70,12 @@ RSpec.describe Server::Models::SameAct do
     expect(bench['readings'].last(2).map { |one| one['judged']['validity'] }).to eq(%w[void void])
     expect(bench['next_step']).to include('test_key' => 'ground_drop', 'why' => include('Read while it cranked'))
   end
+
+  it 'says of all of it that the repair was undone for it' do
+    click
+    failing = crank['readings'].last['id']
+    write(:post, "/api/jobs/#{id}/repairs", repair_fields(failing_reading_id: failing))
+    bench = crank(beside('positive_drop', '0.1', **confirmed), conditions: { value_confirmed: 'yes', repair_undone: 'yes' })
+    expect(bench['readings'].last(2).map { |one| one['conditions']['repair_undone'] }).to eq(%w[yes yes])
+  end
 end

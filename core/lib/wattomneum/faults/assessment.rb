@@ -83,6 +83,10 @@ module Wattomneum
         @newest.fetch([test_key, position]) { |key| @newest[key] = newest(test_key, position) }
       end
 
+      # @param test_key [String]
+      # @return [Integer] how often it was taken in this round
+      def times(test_key) = readings.count { |one| one.test_key == test_key && one.round == round }
+
       # @param id [String, nil]
       # @return [Readings::Reading, nil]
       def reading_by_id(id)

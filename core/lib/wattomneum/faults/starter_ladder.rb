@@ -13,6 +13,14 @@ module Wattomneum
       # @return [Readings::Probe, nil] across its coil, where the volts there were not read in the moment that the engine stood
       def coil_once_more = by_its_coil? && !of_one_moment?(assessment.paths.reading(across_coil)) ? across_coil : nil
 
+      NOT_OF_ONE_MOMENT = 'Its volts were there; what did the engine do meanwhile?'
+      NOT_RIGHT_AFTER = 'It comes and goes: turn it by hand right after it failed'
+      private_constant :NOT_OF_ONE_MOMENT, :NOT_RIGHT_AFTER
+
+      # @param rung [Rung]
+      # @return [Boolean] whether its test was taken, and only what was to be said beside it is missing
+      def unsaid?(rung) = [NOT_OF_ONE_MOMENT, NOT_RIGHT_AFTER].include?(rung.reason)
+
       private
 
       def build_rungs
@@ -59,9 +67,6 @@ module Wattomneum
         end
       end
 
-      NOT_OF_ONE_MOMENT = 'Its volts were there; what did the engine do meanwhile?'
-      private_constant :NOT_OF_ONE_MOMENT
-
       def paths
         [path_rung('positive', 'Positive side, post to stud', 'positive_drop'), path_rung('ground', 'Ground side, case to post', 'ground_drop')]
       end
@@ -77,8 +82,7 @@ module Wattomneum
       end
 
       EVIDENCE = { spins: 'cranking_behaviour', current: 'cranking_current', open: 'starter_terminal' }.freeze
-      NOT_RIGHT_AFTER = 'It comes and goes: turn it by hand right after it failed'
-      private_constant :EVIDENCE, :NOT_RIGHT_AFTER
+      private_constant :EVIDENCE
 
       def evidence_rung
         rung('evidence', 'Evidence against the starter itself', [EVIDENCE.fetch(evidence, 'starter_terminal')]) do

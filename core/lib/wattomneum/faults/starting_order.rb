@@ -163,7 +163,7 @@ module Wattomneum
 
       def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best"
 
-      def once?(test_key) = assessment.readings.one? { |one| one.test_key == test_key && one.round == assessment.round }
+      def once?(test_key) = assessment.times(test_key) == 1
 
       # Where other loads pull the posts down too, their sag says nothing of what the starter takes.
       def flow_unknown

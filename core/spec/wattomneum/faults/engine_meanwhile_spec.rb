@@ -43,6 +43,18 @@ RSpec.describe Wattomneum::Faults::EngineMeanwhile do
     expect([parked.kind, parked.title]).to match(['watch', start_with('It cranks now')])
   end
 
+  it 'asks for what nobody said once more, and goes on without it' do
+    stud = reading('starter_terminal', 12.45)
+    drops = [reading('ground_drop', 0.01), reading('positive_drop', 0.01)]
+    signal = reading('solenoid_signal', 12.1, conditions: meanwhile('does not turn'))
+    open = [*ground_work(behaviour: 'click', cranking_volt: 12.5), *drops, signal, stud]
+    step = assess(open).next_step
+    expect([step.test_key, step.why]).to match(['starter_terminal', include('what did the engine do meanwhile?')])
+    expect(assess([*open, reading('starter_terminal', 12.45)]).next_step.test_key).to eq('engine_by_hand')
+    parked = assess([*open, reading('starter_terminal', 12.45), reading('engine_by_hand', 'free')]).next_step
+    expect(parked.kind).not_to eq('condemn')
+  end
+
   it 'lets a proved repair close it once it cranks' do
     lug = reading('positive_drop', 4.0, conditions: meanwhile('does not turn'))
     made = Wattomneum::Jobs::Repair.new(id: 'm', element: 'starter', failing_reading_id: lug.id, temporary: false)

@@ -39,7 +39,17 @@ function Tick({
 }
 
 /** For one at the meter and one at the key: both points, a count to be seen or heard from the cab; never with somebody under the machine, nor before what can hurt was said yes to. */
-export function CrankCall({ job, test, ready }: { job: JobBench; test: TestCard; ready: boolean }) {
+export function CrankCall({
+  job,
+  test,
+  beside,
+  ready,
+}: {
+  job: JobBench
+  test: TestCard
+  beside: TestCard[]
+  ready: boolean
+}) {
   const { mine, others, isPending, error, tell, answered } = useUnderMachine(job)
   const under = mine || others.length > 0
   const [spoken, setSpoken] = useState(false)
@@ -49,10 +59,15 @@ export function CrankCall({ job, test, ready }: { job: JobBench; test: TestCard;
   }, [under, phase, letGo])
   return (
     <section aria-label="Call the crank" className="flex flex-col gap-2 border-l-4 border-copper pl-4">
-      {test.from && test.to && (
-        <p className="text-lead font-semibold">
-          {test.from} to {test.to}
-        </p>
+      {[test, ...beside].map(
+        ({ key, from, to }, index) =>
+          from &&
+          to && (
+            <p key={key} className={index === 0 ? 'text-lead font-semibold' : 'text-quiet'}>
+              {index > 0 && 'then '}
+              {from} to {to}
+            </p>
+          ),
       )}
       <p aria-live="assertive" className="font-label text-display leading-tight font-bold">
         {under ? 'Nobody cranks' : BIG[phase](left, turned)}

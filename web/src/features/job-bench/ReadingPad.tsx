@@ -140,7 +140,9 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
           </label>
         </div>
       )}
-      {test.state === 'cranking' && <CrankCall job={job} test={test} ready={unseen.length === 0 || seen} />}
+      {test.state === 'cranking' && (
+        <CrankCall job={job} test={test} beside={beside} ready={unseen.length === 0 || seen} />
+      )}
       <ValueEntry
         test={test}
         draft={draft}

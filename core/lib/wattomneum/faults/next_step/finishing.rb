@@ -54,7 +54,7 @@ module Wattomneum
         end
 
         # Read once, or not at all, in this round.
-        def again?(key) = assessment.readings.count { |one| one.test_key == key && one.round == assessment.round } < 2
+        def again?(key) = assessment.times(key) < 2
 
         # What a dead starter left unproven for want of current is measured on the first crank with the new one.
         def unproved_before

@@ -78,17 +78,21 @@ module Wattomneum
         def climb_rung(ladder)
           return if ladder.rungs.any? { |one| one.state == 'failed' }
 
-          ladder.rungs.select { |one| one.state == 'open' }.lazy.filter_map { |rung| climbing(ladder, rung) }.first
+          # Somebody is at the key already: what was left unsaid before what takes longer.
+          ladder.rungs.select { |one| one.state == 'open' }.partition { |one| ladder.unsaid?(one) }.flatten
+                .lazy.filter_map { |rung| climbing(ladder, rung) }.first
         end
 
         # A rung about all batteries is climbed battery by battery, charge before health.
         def climbing(ladder, rung)
           test_key = rung.tests.first or return
           return steps.each_battery if rung.position.nil? && Readings::Catalogue.fetch(test_key).per_battery?
-          return if steps.in_vain?(test_key, rung.position)
 
-          steps.measure(test_key, position: rung.position,
-                                  why: "#{ladder.label} is suspected; this rung of its proof is open: #{Wording.inside(rung.label)}")
+          unsaid = ladder.unsaid?(rung)
+          return if steps.in_vain?(test_key, rung.position) || (unsaid && assessment.times(test_key) > 1)
+
+          open = unsaid ? "#{Wording.inside(rung.label)}. #{rung.reason}" : Wording.inside(rung.label)
+          steps.measure(test_key, position: rung.position, why: "#{ladder.label} is suspected; this rung of its proof is open: #{open}")
         end
 
         def failing_reading_for(element, position)

@@ -53,7 +53,8 @@ module Wattomneum
 
         def partings
           probe = shown_by.probe
-          @machine.apart.all.reject { |thing| probe.opened.include?(thing.id) }
+          within = metal.reached(probe.from, without: @machine.apart.branches(probe.opened))
+          @machine.apart.all.select { |thing| thing.branches.intersect?(within) }
                   .map { |thing| Readings::Probe.new(**probe.to_h, opened: [*probe.opened, thing.id]) }
         end
 

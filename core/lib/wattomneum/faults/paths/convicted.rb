@@ -20,7 +20,9 @@ module Wattomneum
         def call
           found = failing.flat_map { |reading| @case.judgements.fetch(reading.id).convicts.map { |key| [key, reading] } }
           key, reading = found.find { |unit, _| !@case.mended_in_vain?(unit) }
-          key && (of_one_moment(reading) || Borne.new(@case, @order).out(fetch(key), reading) || @order.repair(fetch(key), reading))
+          return blown_again(found.map(&:first)) if key.nil?
+
+          of_one_moment(reading) || Borne.new(@case, @order).out(fetch(key), reading) || @order.repair(fetch(key), reading)
         end
 
         # A fuse that was found blown before what blew it was mended still has to be put in.
@@ -39,6 +41,12 @@ module Wattomneum
         end
 
         private
+
+        # A fuse whose successor blew too.
+        def blown_again(units)
+          fuse = units.map { |key| fetch(key) }.find { |unit| Order::FUSES.include?(unit.kind) }
+          fuse && ShortSearch.new(@case, @order, fuse).blown_again
+        end
 
         def fetch(key) = @case.machine.repair_units.fetch(key)
 

@@ -128,11 +128,16 @@ module Wattomneum
         # -- proving and mending
 
         def prove
-          proof = @case.proofs.compact.find { |one| UNPROVED.include?(one.state) && @case.times(one.before.probe) < 2 }
+          proof = @case.proofs.compact.find { |one| UNPROVED.include?(one.state) && @case.times(one.before.probe) < 2 } || proved_by_a_later_one
           return if proof.nil?
 
           under_load = proof.before.conditions.said('load_on') == :yes
           (companion(proof.before.probe) unless under_load) || once_more(proving(proof, under_load), proof)
+        end
+
+        # What was mended in vain may have been right, and something else wrong too: once that is mended it is read again.
+        def proved_by_a_later_one
+          @case.proofs.compact.find { |one| one.state == 'failed' && one.after.round < @case.round && @case.times(one.before.probe).zero? }
         end
 
         # A lamp that hung on it hangs there again.

@@ -38,6 +38,18 @@ module Wattomneum
           nil
         end
 
+        # A new one blew too, though no wire is shorted: one of the things that hang on it takes too much.
+        #
+        # @return [Step, nil]
+        def blown_again
+          return if sections.empty?
+
+          reached = nodes_of(working.reached(sections.first.node, without: branches(fuses)))
+          own = @machine.consumers.needed(@case.part) if @case.part
+          loads = @machine.consumers.all.select { |one| reached.intersect?([one.from, one.to]) }
+          BlowingLoad.new(@case, @order, @machine.sheet.part(@fuse_ids.first), [*(loads & own.to_a), *loads].uniq).call
+        end
+
         private
 
         def probe_of(section)
@@ -121,16 +133,15 @@ module Wattomneum
         end
 
         # From the other side of the fuse.
-        def fed
-          working = Metal.new(@machine, @case.circumstances.state(Probes.across(@consumer, @case.symptom.situation)))
-          fuses = @machine.sheet.parts.grep(Circuits::Parts::Fuse).map(&:id)
-          working.wires(sections.first.node, without: branches(fuses))
-        end
+        def fed = working.wires(sections.first.node, without: branches(fuses))
+
+        def working = @working ||= Metal.new(@machine, @case.circumstances.state(Probes.across(@consumer, @case.symptom.situation)))
+        def fuses = @machine.sheet.parts.grep(Circuits::Parts::Fuse).map(&:id)
+        def nodes_of(indices) = indices.map { |index| @machine.circuit.owned[index].branch }.flat_map { |one| [one.from, one.to] }
 
         # What leads on to ground through a load: unplugged, relays pulled.
         def loads_on(node)
-          reached = resting.reached(node, without: branches(@fuse_ids)).map { |index| @machine.circuit.owned[index].branch }
-                           .flat_map { |one| [one.from, one.to] }
+          reached = nodes_of(resting.reached(node, without: branches(@fuse_ids)))
           @machine.consumers.all.select { |one| reached.intersect?([one.from, one.to]) }.map { |one| one.from.split(':', 2).first }.uniq
         end
 

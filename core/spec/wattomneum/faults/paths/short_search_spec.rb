@@ -41,4 +41,25 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
     expect(cuts.flat_map { |step| step.cautions.map(&:id) }).to include('splice_cut')
     expect(cuts.first.minutes).to be >= 15
   end
+
+  # Wires whole, a fuse put in and blown again: then each of what hangs on it by itself, and all of it proved in the end.
+  { 'fuel_pump' => %w[M2 B12], 'heater' => %w[M4 E5], 'engine_stop' => %w[Y5 L5] }.each do |key, loads|
+    loads.each do |load|
+      it "finds #{load} of #{key} that takes too much after the second fuse, mends nothing else, and closes" do
+        sheet = library(key)
+        part = { 'fuel_pump' => 'M2', 'heater' => 'U3', 'engine_stop' => 'Y5' }.fetch(key)
+        truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [Wattomneum::Practice::Fault.new(item: load, ohm: 0.15)], seed: 3)
+        run = BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom(part, 'key_on'), system: system_of(sheet)).work
+        expect(run.repairs.map(&:unit)).to match([start_with('F'), load])
+        expect([run.last.kind, run.truth.faults]).to eq(['close', []])
+      end
+    end
+  end
+
+  it 'puts in a fuse that was only old, and tries nothing else' do
+    sheet = library('fuel_pump')
+    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [Wattomneum::Practice::Fault.open('F15')], seed: 3)
+    run = BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom('M2', 'key_on'), system: system_of(sheet)).work
+    expect([run.repairs.map(&:unit), run.last.kind, run.trail.grep(/hold\?/)]).to eq([['F15'], 'close', []])
+  end
 end

@@ -15,14 +15,17 @@ module Wattomneum
         @limits = limits
       end
 
-      # The reading of another test that belongs to this one: the same round of work, between the same two repairs.
+      # The reading of another test that belongs to this one: the same round of work, between the same two repairs. Of what the engine does when
+      # it is cranked, one that fits what it did in the moment of this reading, where that was said.
       #
       # @param reading [Readings::Reading]
       # @param test_key [String]
       # @param position [String, nil]
       # @return [Readings::Reading, nil] the last one taken
       def companion(reading, test_key, position: nil)
-        newest_first(test_key).find { |other| other.round == reading.round && other.position == position && other.state == other.test.state }
+        newest_first(test_key).find do |other|
+          other.round == reading.round && other.position == position && other.state == other.test.state && of_its_moment?(other, reading)
+        end
       end
 
       # @param test_key [String]
@@ -52,6 +55,11 @@ module Wattomneum
       private_constant :CHARGE_TESTS
 
       private
+
+      def of_its_moment?(other, reading)
+        said = EngineSaid.beside(reading)
+        said.nil? || other.test_key != 'cranking_behaviour' || EngineSaid.of(other.observation) == said
+      end
 
       def newest_first(test_key) = (@newest_first ||= readings.reverse.group_by(&:test_key)).fetch(test_key, [])
 

@@ -6,15 +6,11 @@ module Wattomneum
     # volts behind whenever it is gone: held together with an engine that stood in another moment they condemn a good starter. What was read
     # while it cranked tells nothing of why it does not.
     class EngineMeanwhile
-      KEY = 'engine_meanwhile'
-      CRANKS = 'cranks'
-      FAILS = ['does not turn', 'slow'].freeze
-      # What it does when it is called and nothing is wrong with how it cranks.
-      STARTS = %w[normal starts_and_dies].freeze
+      SAID = Evidence::EngineSaid
       # As often as this it cranked, one try after another: it does not fail now (ours).
       MOST_IN_VAIN = 6
       AGAIN = 'Read while it cranked: once more when it fails. Wiggle the loom, try it warm and wet, and say what the engine does meanwhile'
-      private_constant :CRANKS, :FAILS, :STARTS, :MOST_IN_VAIN, :AGAIN
+      private_constant :SAID, :MOST_IN_VAIN, :AGAIN
 
       # @param symptom [Jobs::Symptom]
       # @param readings [Array<Readings::Reading, Readings::PointReading>] all that stand
@@ -26,7 +22,7 @@ module Wattomneum
       end
 
       # @return [String] key of the condition that it is said by
-      def key = KEY
+      def key = SAID::KEY
 
       # @param probe [Readings::Probe]
       # @return [Boolean] whether it is asked beside a reading between these points
@@ -37,12 +33,12 @@ module Wattomneum
       def counts?(reading)
         return true unless told_by?(reading) && failed?(reading.round) && goes?(reading.round)
 
-        reading.is_a?(Readings::Reading) && reading.test.observation? ? fails?(reading) : FAILS.include?(said(reading))
+        fails?(reading)
       end
 
       # @param reading [Readings::Reading, Readings::PointReading]
       # @return [Boolean] whether the engine was seen to fail in that very moment
-      def of_one_moment?(reading) = !about_starting? || !told_by?(reading) || FAILS.include?(said(reading))
+      def of_one_moment?(reading) = !about_starting? || !told_by?(reading) || SAID::FAILS.include?(SAID.beside(reading))
 
       # @param asked [Readings::Probe, String] between two points, or the key of a test
       # @return [String, nil] why it is asked for again, where it was read while the engine cranked
@@ -63,15 +59,25 @@ module Wattomneum
       # @return [Boolean] whether the complaint is about starting
       def about_starting? = @symptom.work == 'starting' && !@symptom.stays_on?
 
-      # @return [Boolean] whether it comes and goes: said at the intake, or seen, it failed and it cranked between two repairs
+      # What cranks after it failed, tried for itself, may have been charged meanwhile; what cranked while it was to be found out why it does not,
+      # or fails after it cranked, comes and goes.
+      #
+      # @return [Boolean] whether it comes and goes: said at the intake, or seen so between two repairs
       def goes?(round = @round)
-        about_starting? && (@symptom.seen == 'comes_and_goes' || (failed?(round) && @by_round.fetch(round).any? { |one| works?(one) }))
+        return false unless about_starting?
+
+        @goes ||= {}
+        @goes.fetch(round) { @goes[round] = @symptom.seen == 'comes_and_goes' || seen_to_go?(@by_round.fetch(round, [])) }
       end
 
       private
 
+      def seen_to_go?(readings)
+        telling = readings.select { |one| works?(one) || fails?(one) }
+        telling.each_cons(2).any? { |before, after| works?(before) ? fails?(after) : SAID.beside(after) == SAID::CRANKS }
+      end
+
       def in_round = @by_round.fetch(@round, [])
-      def said(reading) = reading.conditions.word(KEY)
 
       def told_by?(reading)
         reading.is_a?(Readings::Reading) ? reading.test.loop == 'start' && reading.state == 'cranking' : cranked?(reading.probe)
@@ -79,9 +85,9 @@ module Wattomneum
 
       def cranked?(probe) = probe.situation == 'cranking' && %w[volts current].include?(probe.by) && probe.opened.empty?
       def alike?(reading, probe) = reading.is_a?(Readings::PointReading) && reading.probe.alike?(probe)
-      def observed(reading) = reading.is_a?(Readings::Reading) ? reading.observation : nil
-      def works?(reading) = STARTS.include?(observed(reading)) || said(reading) == CRANKS
-      def fails?(reading) = FAILS.include?(said(reading)) || (observed(reading) && !STARTS.include?(observed(reading)))
+      def did(reading) = SAID.beside(reading) || (reading.is_a?(Readings::Reading) && reading.observation && SAID.of(reading.observation))
+      def works?(reading) = did(reading) == SAID::CRANKS
+      def fails?(reading) = SAID::FAILS.include?(did(reading))
       def failed?(round) = @by_round.fetch(round, []).any? { |one| fails?(one) }
     end
   end

@@ -72,7 +72,7 @@ module Wattomneum
 
         state = Circuits::Situations.on(wiring.sheet, probe.situation).sheet_state
         shown = wiring.truth.read(probe.by, probe.from, probe.to, state: state, opened: probe.opened)
-        beside = probe.situation == 'cranking' ? { Faults::EngineMeanwhile::KEY => engine_meanwhile } : {}
+        beside = probe.situation == 'cranking' ? { Evidence::EngineSaid::KEY => engine_meanwhile } : {}
         Measured.new(value: shown.value, overload: shown.overload, observation: shown.observation, conditions: beside)
       end
 
@@ -145,10 +145,7 @@ module Wattomneum
       def start = StartSide.new(wiring)
 
       # What somebody with an eye on the engine says of it while it is cranked.
-      def engine_meanwhile = MEANWHILE.fetch(start.behaviour, 'does not turn')
-
-      MEANWHILE = { 'normal' => 'cranks', 'starts_and_dies' => 'cranks', 'slow' => 'slow' }.freeze
-      private_constant :MEANWHILE
+      def engine_meanwhile = Evidence::EngineSaid.of(start.behaviour)
       def charging = ChargeSide.new(wiring, system)
 
       def wiring
@@ -162,7 +159,7 @@ module Wattomneum
       def conditions_for(test)
         keys = test.asked_conditions(system)
         said = keys.to_h { |key| [key, usual_answer(key)] }.compact
-        said = said.merge(Faults::EngineMeanwhile::KEY => engine_meanwhile) if keys.include?(Faults::EngineMeanwhile::KEY)
+        said = said.merge(Evidence::EngineSaid::KEY => engine_meanwhile) if keys.include?(Evidence::EngineSaid::KEY)
         said = said.merge('setpoint_volt' => setpoint_volt) if keys.include?('setpoint_volt') && setpoint_volt
         keys.include?('posts_now_volt') ? said.merge('posts_now_volt' => posts_in(test.state)) : said
       end

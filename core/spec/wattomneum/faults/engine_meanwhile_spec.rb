@@ -31,8 +31,18 @@ RSpec.describe Wattomneum::Faults::EngineMeanwhile do
   it 'judges what was read while it stood by what the engine did then, not by a later crank' do
     drop = reading('ground_drop', 0.02, conditions: meanwhile('does not turn'))
     both = assess([reading('cranking_behaviour', 'silent'), drop, reading('cranking_behaviour', 'normal')])
-    expect(both.reading('cranking_behaviour').observation).to eq('silent')
+    expect(both.reading('cranking_behaviour').observation).to eq('normal')
     expect(both.judgement('ground_drop')).not_to be_sound
+    turning = assess([reading('cranking_behaviour', 'normal'), reading('ground_drop', 0.02, conditions: meanwhile('cranks'))])
+    expect(turning.judgement('ground_drop')).to be_sound
+  end
+
+  # What was charged meanwhile cranks: that is no fault that comes and goes.
+  it 'takes a crank after it failed for what it does now, and one that fails again, or beside a reading, for coming and going' do
+    tried = ->(*seen) { assess(seen.map { |one| reading('cranking_behaviour', one) }).engine.goes? }
+    expect([tried.call('click', 'normal'), tried.call('normal', 'click'), tried.call('click', 'normal', 'click')]).to eq([false, true, true])
+    expect(assess(silent_with('cranks')).engine.goes?).to be(true)
+    expect(assess(silent_with('does not turn')).engine.goes?).to be(false)
   end
 
   it 'has a start that is said to come and go cranked until it fails, and parks it where it does not' do

@@ -39,6 +39,8 @@ BY_RIVALS = {
   'cheapest first' => ->(complaint, truth) { Search.new(complaint, truth, Rivals::CheapestFirst.new) }
 }.freeze
 
+ALL_WAYS = (BY_THE_APPLICATION.keys + BY_RIVALS.keys).freeze
+
 def runs_of(complaint)
   return complaint.runs if complaint.is_a?(KilledComplaint)
 
@@ -50,18 +52,23 @@ def complaint_about(key)
   kind.new(key, *CIRCUITS.merge(OTHERS).fetch(key), Fleet.of(key))
 end
 
-# Of one circuit, in a process of its own.
-def measured(key)
+WAYS = { 'magneto_kill' => ['order of work', *KilledComplaint::RIVALS.keys] }.freeze
+
+def ways_of(key)
+  all = WAYS.fetch(key) { (STRESS ? BY_THE_APPLICATION : BY_THE_APPLICATION.merge(BY_RIVALS)).keys }
+  all & (ENV['RUN']&.split(',') || ALL_WAYS)
+end
+
+# Of one circuit one way, in a process of its own.
+def measured(key, way)
   complaint = complaint_about(key)
   hidden = (STRESS || Stress::STEADY).hidden(complaint, FAULTS, SEED)
-  wanted = ENV['RUN']&.split(',')
-  runs_of(complaint).select { |name, _| wanted.nil? || wanted.include?(name) }.map do |name, made|
-    tally = Tally.new(key, name)
-    hidden.each { |one| tally.add(made.call(complaint, one.truth).work, one.guilty, one.truth) }
-    tally
-  end
+  made = runs_of(complaint).fetch(way)
+  Tally.new(key, way).tap { |tally| hidden.each { |one| tally.add(made.call(complaint, one.truth).work, one.guilty, one.truth) } }
 end
 
 only = ENV['ONLY']&.split(',') || CIRCUITS.keys
-tallies = Parallel.map(only, in_processes: Etc.nprocessors) { |key| measured(key).each { |tally| puts tally } }.flatten
-puts Calibration.new(tallies.flat_map(&:claims)), Tally.together(tallies)
+# The longest first: whoever asks for what is cheapest asks for most.
+work = ALL_WAYS.reverse.flat_map { |way| only.filter_map { |key| [key, way] if ways_of(key).include?(way) } }
+tallies = Parallel.map(work, in_processes: Etc.nprocessors) { |key, way| measured(key, way).tap { |tally| puts tally } }
+puts Calibration.new(tallies.flat_map(&:claims)), Tally.together(tallies.sort_by { |tally| ALL_WAYS.index(tally.name) })

@@ -11,6 +11,13 @@ RSpec.describe Server::Routes::Jobs do
     expect(job['next_step']).to include('kind' => 'measure', 'test_key' => 'cranking_behaviour')
   end
 
+  it 'has a start that comes and goes cranked until it fails' do
+    id = open_job(symptom: { work: 'starting', seen: 'comes_and_goes' })['id']
+    expect(read("/api/jobs/#{id}")['symptom']).to include('words' => 'Does not start, or cranks badly, comes and goes', 'seen' => 'comes_and_goes')
+    expect(take(id, 'cranking_behaviour', 'normal')['next_step']).to include('kind' => 'repeat', 'title' => 'Crank it again until it fails')
+    expect(take(id, 'cranking_behaviour', 'click')['next_step']).to include('test_key' => 'ground_drop')
+  end
+
   it 'refuses a job without a complaint' do
     open_job(complaint: '   ')
     expect([status, error['fields']]).to eq([422, { 'complaint' => ['must not be empty'] }])

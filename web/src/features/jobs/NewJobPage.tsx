@@ -97,7 +97,7 @@ function IntakeForm({ id }: { id: string }) {
           <h2 id="tried" className="rule-below pb-1 text-lead">
             What was tried before
           </h2>
-          <Field label="Tried or fitted" help="Jump start, parts, tapping. Empty if nothing">
+          <Field label="Tried or fitted" help="Jump start, tapping, parts by their id: new F8. Empty if nothing">
             {(wiring) => <textarea {...wiring} {...form.register('tried')} rows={3} />}
           </Field>
           <Field label="By whom">{(wiring) => <input {...wiring} {...form.register('by_whom')} />}</Field>

@@ -7,13 +7,12 @@ module Wattomneum
       # halve that side, convict by the drop straight across one part; mend; prove by the same reading; see it work; put back; close.
       class Order
         CHARGE_MINUTES = 30
-        UNPROVED = %w[missing void].freeze
         FUSES = %w[fuse fusible_link].freeze
         POSTS_FIRST = 'The posts in this state: every other reading is held against them'
         IN_ONE_MOMENT = 'It had its volts, and it was seen to fail, but not in one moment: were it a fault that comes and goes, a good part ' \
                         'would be condemned. Read it again and say what it does meanwhile'
         UNTIL_IT_FAILS = 'It comes and goes: what is read while it works tells nothing. Wiggle the loom on its way, warm it, wet it'
-        private_constant :UNTIL_IT_FAILS, :CHARGE_MINUTES, :UNPROVED, :POSTS_FIRST, :IN_ONE_MOMENT
+        private_constant :UNTIL_IT_FAILS, :CHARGE_MINUTES, :POSTS_FIRST, :IN_ONE_MOMENT
 
         # @param kase [Case]
         def initialize(kase)
@@ -127,35 +126,7 @@ module Wattomneum
 
         # -- proving and mending
 
-        def prove
-          proof = @case.proofs.compact.find { |one| UNPROVED.include?(one.state) && @case.times(one.before.probe) < 2 } || proved_by_a_later_one
-          return if proof.nil?
-
-          under_load = proof.before.conditions.said('load_on') == :yes
-          (companion(proof.before.probe) unless under_load) || once_more(proving(proof, under_load), proof)
-        end
-
-        # What was mended in vain may have been right, and something else wrong too: once that is mended it is read again.
-        def proved_by_a_later_one
-          @case.proofs.compact.find { |one| one.state == 'failed' && one.after.round < @case.round && @case.times(one.before.probe).zero? }
-        end
-
-        # A lamp that hung on it hangs there again.
-        def proving(proof, under_load)
-          before = proof.before
-          lamp_on = LampOn.terminal(@case, before.probe) if under_load
-          as_before = lamp_on ? "same points, same state, the lamp on #{Words.short(lamp_on, machine)}" : 'same points, same state'
-          measure(before.probe, kind: 'prove', failing: before, unit: proof.repair.unit, lamp_on: lamp_on,
-                                title: "Prove it: #{Words.probe(before.probe, machine)}",
-                                why: "It showed the fault at #{before.spoken}: #{as_before}")
-        end
-
-        # What was read in vain is asked for again with what would make it count.
-        def once_more(step, proof)
-          read = @case.judgement(proof.before.probe) or return step
-
-          Step.new(**step.to_h, title: "Once more, so that it counts: #{step.title}", why: [read.summary, read.instead].compact.join('. '))
-        end
+        def prove = Proving.new(@case, self).call
 
         def by_posts?(probe) = probe.to == @case.circumstances.negative_post && !@case.circumstances.paths(probe).between(probe.from, probe.to).plain?
 

@@ -8,7 +8,7 @@ RSpec.describe Wattomneum::Safety::Cautions do
     named = [*tests, *parts, *sums].uniq
     expect { described_class.fetch_all(named) }.not_to raise_error
     of_units = %w[equaliser positive_ground insulated_return lithium pack]
-    expect(described_class::BY_ID.keys - named).to match_array(%w[frozen_battery isolator_bypassed starter_stays_in kill_lead] + of_units)
+    expect(described_class::BY_ID.keys - named).to match_array(%w[frozen_battery isolator_bypassed starter_stays_in kill_lead splice_cut] + of_units)
   end
 
   it 'has something to mind for every part that is mended' do

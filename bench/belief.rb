@@ -65,9 +65,11 @@ largest = asked.last
 tables = [largest, asked.first].map { |one| [one, seconds { one.table.work_out }] }
 belief = CORE::Faults::Suspects::Belief.new(largest.table.predictions)
 from, to = largest.table.posts
+candidates = largest.table.candidates.all.map { |one| one.with_minutes(3.0) }
 ranking = high(Array.new(ROUNDS) do
   seconds do
-    CORE::Faults::Suspects::NextReading.new(belief.shown(from, to, 25.0), largest.table.predictions, largest.table.candidates.all).best
+    after = belief.shown(from, to, 25.0)
+    CORE::Faults::Suspects::NextReading.new(after, largest.table.predictions, candidates, convicts: ->(volt) { volt.abs > 0.2 }).best
   end
 end)
 

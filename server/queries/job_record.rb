@@ -107,9 +107,12 @@ module Server
           system: unit.core_system(batteries.transform_values(&:to_core)), readings: fresh.reject(&:between_points?).map(&:to_core),
           points: points, machine: machine, repairs: repairs.map(&:to_core), symptom: symptom, limits: rules.limits, schools: rules.schools,
           disturbed_count: disturbances.count { |one| one.put_back_at.nil? }, table: suspects.table,
-          past: machine ? mended_before + tried_before(machine) : []
+          past: suspects.table ? past(machine) : []
         )
       end
+
+      # It moves suspects only.
+      def past(machine) = mended_before + tried_before(machine)
 
       # SQL: select repair_unit, made_at from repair join job on job.id = job_id where unit_id = ? and job_id <> ? and made_at < ? and
       # made_at > ? and repair_unit is not null

@@ -29,7 +29,7 @@ module Wattomneum
       end
 
       # As a word of its own.
-      def self.said?(text, word) = text.match?(/(?<![[:alnum:]])#{Regexp.escape(word)}(?![[:alnum:]])/i)
+      def self.said?(text, word) = text.downcase.include?(word.downcase) && text.match?(/(?<![[:alnum:]])#{Regexp.escape(word)}(?![[:alnum:]])/i)
       private_class_method :named, :said?
     end
   end

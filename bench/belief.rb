@@ -13,6 +13,9 @@ UNITS = 10
 Asked = Struct.new(:unit_id, :part, :situation, :table, keyword_init: true) do
   def size = table.hypotheses.size
 
+  # So many times so many points are solved.
+  def work = size * table.machine.circuit.names.size
+
   def job(person)
     input = { id: SecureRandom.uuid, unit_id: unit_id, complaint: 'bench', symptom: { work: 'auxiliary_load', part: part, situation: situation } }
     Server::Models::Job.open(input, by: person)
@@ -60,7 +63,7 @@ def take_next(client, job_id)
 end
 
 person = Server::Models::Account.first(role: 'electrician')
-asked = all_asked.sort_by(&:size)
+asked = all_asked.sort_by(&:work)
 largest = asked.last
 tables = [largest, asked.first].map { |one| [one, seconds { one.table.work_out }] }
 belief = CORE::Faults::Suspects::Belief.new(largest.table.predictions)
@@ -73,7 +76,12 @@ ranking = high(Array.new(ROUNDS) do
   end
 end)
 
-def web_megabytes = File.read("/proc/#{ENV.fetch('PUMA_PID')}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024.0
+# The largest of the web processes.
+def web_megabytes
+  pid = ENV.fetch('PUMA_PID')
+  pids = [pid, *Dir['/proc/[0-9]*/stat'].select { |file| File.read(file).split(') ', 2).last.split[1] == pid }.map { |file| file[/\d+/] }]
+  pids.map { |one| File.read("/proc/#{one}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024.0 }.max
+end
 
 wait_for_server
 client = Client.new

@@ -8,36 +8,22 @@ module Wattomneum
         KINDS = DataFile.load('fault_kinds').to_h { |row| [row['kind'], row] }.freeze
         # Of nothing at all, against an open run of wire.
         NOTHING_WEIGHT = 1.0
-        # A scope of more than these is graded by decades: where between two grades a severity lies is learnt from the readings anyway, and its
-        # table would take the worker too long.
-        MOST_FINE = 1300
         private_constant :NOTHING_WEIGHT
 
         # @param machine [Circuits::Machine]
         # @param scope [Scope]
-        # @param most_fine [Integer] so many are graded finely
-        def initialize(machine, scope, most_fine: MOST_FINE)
+        def initialize(machine, scope)
           @machine = machine
           @circuit = machine.circuit
           @scope = scope
-          @most_fine = most_fine
         end
 
         # @return [Array<Hypothesis>] that nothing is wrong first
         def all
-          @all ||= everything.then do |fine|
-            next fine if fine.size <= @most_fine
-
-            @coarse = true
-            everything
-          end
+          @all ||= [Hypothesis.nothing(NOTHING_WEIGHT), *@scope.indices.reject { |index| source?(index) }.flat_map { |index| of(index) }]
         end
 
         private
-
-        def everything
-          [Hypothesis.nothing(NOTHING_WEIGHT), *@scope.indices.reject { |index| source?(index) }.flat_map { |index| of(index) }]
-        end
 
         def source?(index) = @circuit.network.branches[index].volt.nonzero?
         def unit(index) = @machine.repair_units.of(index)
@@ -86,7 +72,7 @@ module Wattomneum
 
         # One for each severity, the prior shared among them.
         def graded(row, range, index)
-          ohms = grades(*range, @coarse ? 1 : row['a_decade'])
+          ohms = grades(*range, row['a_decade'])
           ohms.each_with_index.map do |ohm, grade|
             Hypothesis.new(unit: unit(index), kind: row['kind'], opened: [], ohms: {}, extra: [], grade: grade,
                            weight: rate(index) * row['weight'] / ohms.size, **yield(ohm))

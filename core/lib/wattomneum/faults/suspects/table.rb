@@ -15,7 +15,7 @@ module Wattomneum
         # Single precision: a millivolt of 24 V has four digits to spare.
         FORMAT = 'e*'
         # Counted up where the same circuit is laid out another way.
-        LAYOUT = 4
+        LAYOUT = 3
         private_constant :SPREAD_RATIO, :OTHER_UNITS, :SEED, :FORMAT, :LAYOUT
 
         # @return [String] another one where another table would be worked out of the same circuit
@@ -37,13 +37,12 @@ module Wattomneum
         # @param part [Circuits::Part] that fails
         # @param state [String] key state of the sheet
         # @param bytes [String, nil] as dump gave them, for the same circuit
-        # @param most_fine [Integer] see Hypotheses
-        def initialize(machine, part, state, bytes: nil, most_fine: Hypotheses::MOST_FINE)
+        def initialize(machine, part, state, bytes: nil)
           @machine = machine
           @circuit = machine.circuit
           @state = state
           @scope = Scope.new(machine, part, state)
-          @hypotheses = Hypotheses.new(machine, scope, most_fine: most_fine).all
+          @hypotheses = Hypotheses.new(machine, scope).all
           @nodes = [*posts, *scope.consumers.flat_map { |one| [one.from, one.to] }, *scope.nodes].uniq
           @volts = bytes && read(bytes)
         end

@@ -47,15 +47,6 @@ RSpec.describe Wattomneum::Faults::Suspects::Predictions do
     expect(table.scope.consumers.map(&:key)).to eq(%w[M2 K11])
   end
 
-  it 'grades a scope of very many by decades, every part and kind of it still there' do
-    machine = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch('heater'))
-    fine, coarse = [1300, 100].map { |most| Wattomneum::Faults::Suspects::Table.new(machine, machine.sheet.part('U3'), 'key_on', most_fine: most).hypotheses }
-    kinds = ->(all) { all.map { |one| [one.unit&.key, one.kind] }.uniq }
-    expect(kinds.call(coarse)).to eq(kinds.call(fine))
-    expect(coarse.size).to be < fine.size / 2
-    expect(coarse.sum(&:weight)).to be_within(1e-6).of(fine.sum(&:weight))
-  end
-
   it 'widens what a tolerance moves, and gives a severity the room to its neighbours' do
     machine, table, = suspects('fuel_pump', 'M2', 'key_on')
     read = described_class.new(table.work_out).between('M2:1', machine.sheet.reference)

@@ -40,6 +40,10 @@ module Wattomneum
         extra.empty? ? base : base.with(extra)
       end
 
+      # @param ohms [Hash{Integer => Float}] branches that have another resistance in all of them
+      # @return [Solving::Variations] the same network to be solved very often, with a short or another resistance somewhere
+      def variations(ohms: {}) = Solving::Variations.new(ohms.empty? ? prepared : prepared.altered(ohms))
+
       # @return [Array<String>] node names, the reference first
       attr_reader :names
 

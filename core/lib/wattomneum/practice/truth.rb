@@ -149,7 +149,10 @@ module Wattomneum
 
       def live_node = @drawn.node(@sheet.places['positive_post'] || @sheet.parts.grep(Circuits::Parts::Battery).first.node('+'))
 
-      def settled(ohms, extra = []) = Circuits::Solving::SettledStates.new(Circuits::Circuit.new(@sheet, ohms: ohms), extra: extra)
+      def settled(ohms, extra = [])
+        circuit = Circuits::Circuit.new(@sheet, ohms: ohms)
+        Circuits::Solving::SettledStates.new(circuit, network: circuit.network_with(extra))
+      end
 
       def volts(from, to, state, opened)
         meter = [branch(from, to, METER_OHM)]
@@ -208,7 +211,7 @@ module Wattomneum
       def with(extra, opened)
         off = @drawn.owned.each_index.select { |index| comes_off?(@drawn.owned[index], opened) }
         ways = @ways.filter_map { |part, way| way unless opened.include?(part) }
-        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, extra: [*extra, *ways])
+        Circuits::Solving::SettledStates.new(@settled.circuit, opened: off, network: @settled.circuit.network_with([*extra, *ways]))
       end
 
       # A component with all that is inside it, the ring of a wire, or its end out of a pin or splice.

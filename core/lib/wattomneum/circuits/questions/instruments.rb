@@ -76,7 +76,7 @@ module Wattomneum
 
         def extra = @circuit.network.branches.size
         def branch(from, to, ohm, volt = 0.0) = Solving::Network::Branch.new(from: @circuit.node(from), to: @circuit.node(to), ohm: ohm, volt: volt)
-        def with(*extra) = Solving::SettledStates.new(@circuit, opened: @settled.opened, extra: extra)
+        def with(*extra) = Solving::SettledStates.new(@circuit, opened: @settled.opened, network: @circuit.network_with(extra))
 
         def volts_across(from, to, key_state, ohm)
           with(branch(from, to, ohm)).fetch(key_state).solution.current(extra) * ohm

@@ -42,7 +42,7 @@ module Wattomneum
 
         # The meter is a part of the circuit it reads; whether anything else leads there is asked without it.
         def read(node, opened)
-          metered = Solving::SettledStates.new(@circuit, opened: opened, extra: meter(node))
+          metered = Solving::SettledStates.new(@circuit, opened: opened, network: @circuit.network_with(meter(node)))
           bare = opened.empty? ? @settled : Solving::SettledStates.new(@circuit, switching: @settled.switching, opened: opened)
           lambda do |state|
             result = metered.fetch(state)

@@ -67,7 +67,7 @@ module Wattomneum
         def settle(cause, opened)
           branches = @machine.apart.branches(opened) | (cause&.cut || [])
           extra = cause&.branch && !(cause.kind == 'stuck' && cause.parts.intersect?(opened)) ? [cause.branch] : []
-          Solving::SettledStates.new(@circuit, opened: branches, extra: extra).fetch(@state).solution
+          Solving::SettledStates.new(@circuit, opened: branches, network: @circuit.network_with(extra)).fetch(@state).solution
         end
 
         def on_the_way?(thing) = (@wires ||= region.wires.map { |index| @circuit.owned[index].wire.uuid }).include?(thing.wire)

@@ -17,6 +17,8 @@ module Wattomneum
         attr_reader :node_count
         # @return [Array<Branch>]
         attr_reader :branches
+        # @return [Elimination]
+        attr_reader :elimination
 
         # @param node_count [Integer] nodes are 0 (the reference, battery negative) to node_count - 1
         # @param branches [Array<Branch>]
@@ -30,7 +32,7 @@ module Wattomneum
           @node_count = node_count
           @branches = branches
           @elimination = elimination || Elimination.new(node_count, branches.map { |branch| [branch.from, branch.to] } + spare)
-          @slots = branches.map { |branch| branch.from == branch.to ? nil : @elimination.slot(branch.from, branch.to) }
+          @slots = branches.map { |branch| slot(branch) }
           @conductances = branches.map { |branch| 1.0 / branch.ohm }
           freeze
         end
@@ -52,17 +54,30 @@ module Wattomneum
           Network.new(node_count, changed, elimination: @elimination)
         end
 
-        # Formula: nodal equations, eliminated node by node; back substitution v_k = (j_k + sum(g_kj v_j)) / sum(g_kj).
+        # Formula: nodal equations, eliminated node by node, and v_k = (j_k + sum(g_kj v_j)) / sum(g_kj) back from the last.
         # Source: Kirchhoff's current law; see Elimination.
         #
         # @param conducting [Array<Boolean>] for each branch, whether it is closed
+        # @param opened [Array<Integer>] branches that are open all the same
         # @param leaking [Array<Integer>] branches that leak LEAK_OHM as they stand, so that what they part has volts of its own
         # @return [Solution]
-        def solve(conducting, leaking: [])
+        def solve(conducting, opened: [], leaking: [])
+          closed = conducting.dup
+          opened.each { |index| closed[index] = false }
+          Solution.new(self, closed, *Reduction.of(elimination, *stamps(closed, leaking: leaking)).substitute)
+        end
+
+        # @param branch [Branch]
+        # @return [Integer, nil] where its conductance adds up with that of what lies beside it; nil for one with both ends at one node
+        def slot(branch) = branch.from == branch.to ? nil : elimination.slot(branch.from, branch.to)
+
+        # @param conducting [Array<Boolean>] for each branch
+        # @param leaking [Array<Integer>] branches that leak
+        # @return [Array(Array<Float>, Array<Float>)] siemens by slot and ampere by node, before anything is eliminated
+        def stamps(conducting, leaking: [])
           conductance, injected = stamp(conducting)
           leaking.each { |index| conductance[@slots[index]] += 1.0 / LEAK_OHM if @slots[index] }
-          sums = reduce(conductance, injected)
-          Solution.new(self, conducting, *substitute(conductance, injected, sums))
+          [conductance, injected]
         end
 
         private
@@ -82,67 +97,6 @@ module Wattomneum
             injected[branch.to] -= current
           end
           [conductance, injected]
-        end
-
-        # The inner loops are plain: they run for every position of every element of every sheet.
-        def reduce(conductance, injected)
-          @elimination.steps.map do |step|
-            slots = step.slots
-            sum = 0.0
-            slots.each { |slot| sum += conductance[slot] }
-            next 0.0 if sum.zero?
-
-            spread(step, conductance, injected, sum)
-            sum
-          end
-        end
-
-        def spread(step, conductance, injected, sum)
-          pairs = step.pairs
-          at = 0
-          size = pairs.size
-          while at < size
-            one = conductance[pairs[at + 1]]
-            other = conductance[pairs[at + 2]]
-            conductance[pairs[at]] += one * other / sum unless one.zero? || other.zero?
-            at += 3
-          end
-          own = injected[step.node]
-          return if own.zero?
-
-          step.neighbours.each_with_index { |other, index| injected[other] += own * conductance[step.slots[index]] / sum }
-        end
-
-        # A node that nothing connects to what is left is the root of a floating part: its volts are counted from itself.
-        def substitute(conductance, injected, sums)
-          volts = Array.new(node_count, 0.0)
-          islands = Array.new(node_count, 0)
-          at = sums.size
-          while (at -= 1) >= 0
-            step = @elimination.steps[at]
-            sum = sums[at]
-            if sum.zero?
-              islands[step.node] = step.node
-            else
-              settle(step, conductance, injected[step.node], sum, volts, islands)
-            end
-          end
-          [volts, islands]
-        end
-
-        def settle(step, conductance, total, sum, volts, islands)
-          island = nil
-          neighbours = step.neighbours
-          step.slots.each_with_index do |slot, index|
-            value = conductance[slot]
-            next if value.zero?
-
-            other = neighbours[index]
-            total += value * volts[other]
-            island ||= islands[other]
-          end
-          volts[step.node] = total / sum
-          islands[step.node] = island
         end
       end
     end

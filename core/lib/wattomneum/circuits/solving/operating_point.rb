@@ -23,10 +23,9 @@ module Wattomneum
         # @param key_state [String]
         # @param before [Positions] where things stood in the key state before
         # @param opened [Array<Integer>] branches held open
-        # @param extra [Array<Network::Branch>] instruments
-        # @param ohms [Hash{Integer => Float}] branches that have another resistance
+        # @param network [Network, Variation] the circuit's own, or with instruments in it and with other resistances
         # @raise [UnknownKeyError] if the sheet has no such key state
-        def initialize(circuit, key_state, switching: Switching.new(circuit), before: Positions.rest, opened: [], extra: [], ohms: {})
+        def initialize(circuit, key_state, switching: Switching.new(circuit), before: Positions.rest, opened: [], network: circuit.network)
           unless circuit.sheet.states.key?(key_state)
             raise UnknownKeyError, "sheet #{circuit.sheet.key} has no key state #{key_state}: #{circuit.sheet.states.keys.join(', ')}"
           end
@@ -36,7 +35,7 @@ module Wattomneum
           @key_state = key_state
           @before = before
           @opened = opened
-          @network = circuit.network_with(extra, ohms: ohms)
+          @network = network
         end
 
         # @return [Result]

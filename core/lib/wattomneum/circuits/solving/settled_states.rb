@@ -15,15 +15,13 @@ module Wattomneum
         # @param circuit [Circuit]
         # @param switching [Switching]
         # @param opened [Array<Integer>] branches held open throughout
-        # @param extra [Array<Network::Branch>] instruments that hang on throughout
-        # @param ohms [Hash{Integer => Float}] branches that have another resistance throughout
+        # @param network [Network, Variation] the circuit's own, or with instruments in it and with other resistances
         # @param results [Hash{String => OperatingPoint::Result}] key states that are known already
-        def initialize(circuit, switching: Switching.new(circuit), opened: [], extra: [], ohms: {}, results: {})
+        def initialize(circuit, switching: Switching.new(circuit), opened: [], network: circuit.network, results: {})
           @circuit = circuit
           @switching = switching
           @opened = opened
-          @extra = extra
-          @ohms = ohms
+          @network = network
           @results = results
         end
 
@@ -48,7 +46,7 @@ module Wattomneum
         # @return [SettledStates]
         def opening(item, from_state: 0)
           taken_over = circuit.sheet.states.keys.first(from_state).to_h { |state| [state, fetch(state)] }
-          SettledStates.new(circuit, switching: switching, opened: opened | item.branches, extra: @extra, ohms: @ohms, results: taken_over)
+          SettledStates.new(circuit, switching: switching, opened: opened | item.branches, network: @network, results: taken_over)
         end
 
         # More outcomes than this of one state are not told apart.
@@ -57,7 +55,7 @@ module Wattomneum
         private
 
         def settle(key_state, before)
-          OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, extra: @extra, ohms: @ohms).call
+          OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, network: @network).call
         end
 
         # What might have happened in the state before may hold on in this one: a relay that perhaps pulled in perhaps holds itself.

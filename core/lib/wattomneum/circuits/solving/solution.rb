@@ -21,12 +21,12 @@ module Wattomneum
 
         # @param node [Integer]
         # @return [Boolean] true where nothing leads to the reference
-        def floating?(node) = !@islands[node].zero?
+        def floating?(node) = !island(node).zero?
 
         # @param one [Integer]
         # @param other [Integer]
         # @return [Boolean] true where something leads from one node to the other
-        def connected?(one, other) = @islands[one] == @islands[other]
+        def connected?(one, other) = island(one) == island(other)
 
         # @param index [Integer] of the branch
         # @return [Float] ampere from `from` to `to`, 0 where it does not conduct
@@ -39,7 +39,11 @@ module Wattomneum
 
         # @param branch [Network::Branch]
         # @return [Float] volts from `from` to `to`, whether it conducts or not
-        def across(branch) = @volts[branch.from] - @volts[branch.to]
+        def across(branch) = volt(branch.from) - volt(branch.to)
+
+        private
+
+        def island(node) = @islands[node]
       end
     end
   end

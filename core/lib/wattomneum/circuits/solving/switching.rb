@@ -21,9 +21,8 @@ module Wattomneum
 
         # @param key_state [String]
         # @param positions [Positions]
-        # @param opened [Array<Integer>] branches that are open whatever else holds
         # @return [Array<Boolean>] for each branch
-        def conducting(key_state, positions, opened)
+        def conducting(key_state, positions)
           conducts = @base.fetch(key_state).dup
           @by_relay.each do |id, contacts|
             energised = positions.energised.include?(id)
@@ -33,25 +32,24 @@ module Wattomneum
           @undriven.each { |index, beside| conducts[index] = !positions.driven.include?(beside) }
           positions.forward.each { |index| conducts[index] = true }
           positions.blown.each { |id| @fuse_branches.fetch(id).each { |index| conducts[index] = false } }
-          opened.each { |index| conducts[index] = false }
           conducts
         end
 
         # Solves with the diodes in the directions that the currents ask for.
         #
-        # @param network [Network] the circuit's own, or with an instrument in it
+        # @param network [Network, Variation] the circuit's own, or with an instrument in it
         # @param key_state [String]
         # @param positions [Positions]
-        # @param opened [Array<Integer>]
+        # @param opened [Array<Integer>] branches that are open whatever else holds
         # @return [Array(Solution, Array<Integer>)] and the diodes that conduct
         # @raise [ConvergenceError] if the diodes find no direction
         def solve(network, key_state, positions, opened)
           forward = positions.forward
           MOST_FLIPS.times do |flips|
             Deadline.check!
-            conducts = conducting(key_state, positions.with(forward: forward), opened)
+            conducts = conducting(key_state, positions.with(forward: forward))
             conducts.concat(Array.new(network.branches.size - conducts.size, true))
-            solution = network.solve(conducts)
+            solution = network.solve(conducts, opened: opened)
             wrong = wrong_diodes(solution, forward, opened)
             wrong = wrong_between_parts(network, conducts, solution, forward, opened) if wrong.empty?
             return [solution, forward] if wrong.empty?
@@ -162,7 +160,7 @@ module Wattomneum
           blocking = @diodes - opened - forward
           return [] if blocking.all? { |index| together?(solution, index) }
 
-          leaking = network.solve(conducts, leaking: blocking)
+          leaking = network.solve(conducts, opened: opened, leaking: blocking)
           blocking.select do |index|
             branch = @network.branches[index]
             !together?(solution, index) && leaking.connected?(branch.from, branch.to) && leaking.across(branch) > branch.volt + DIODE_MARGIN_VOLT

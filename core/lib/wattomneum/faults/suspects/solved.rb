@@ -36,20 +36,25 @@ module Wattomneum
         private
 
         def switching = @switching ||= Circuits::Solving::Switching.new(@circuit)
+        def variations = @variations ||= @circuit.variations(ohms: @ohms)
         def runs = @runs ||= Circuits::Questions::SeriesRuns.new(@circuit)
         def run(index) = (@run ||= {})[index] ||= runs.in_order(index)
 
         def solve(hypothesis)
-          Circuits::Solving::SettledStates.new(@circuit, switching: switching, opened: hypothesis.opened, extra: hypothesis.extra,
-                                                         ohms: ohms_with(hypothesis)).fetch(@state).solution
+          network = variations.with(extra: hypothesis.extra, ohms: ohms_of(hypothesis))
+          settled(network, opened: hypothesis.opened, results: onset.before([felt_from(hypothesis), asked].compact.min)).fetch(@state).solution
         end
 
-        # What is added in series is added to this unit's own.
-        def ohms_with(hypothesis)
-          return @ohms.merge(hypothesis.ohms) unless hypothesis.kind == 'series'
+        def settled(network, **rest) = Circuits::Solving::SettledStates.new(@circuit, switching: switching, network: network, **rest)
+        def onset = @onset ||= Circuits::Solving::Onset.new(settled(variations.with))
+        def felt_from(hypothesis) = onset.of(branches: [*hypothesis.opened, *hypothesis.ohms.keys], shorted: hypothesis.extra.map(&:from))
+        def asked = @asked ||= @circuit.sheet.states.keys.index(@state)
 
-          own = @ohms.fetch(hypothesis.branch) { @circuit.network.branches[hypothesis.branch].ohm }
-          @ohms.merge(hypothesis.branch => own + added_ohm(hypothesis))
+        # What is added in series is added to this unit's own.
+        def ohms_of(hypothesis)
+          return hypothesis.ohms unless hypothesis.kind == 'series'
+
+          { hypothesis.branch => variations.network.branches[hypothesis.branch].ohm + added_ohm(hypothesis) }
         end
 
         def shown(solution, instead = {})

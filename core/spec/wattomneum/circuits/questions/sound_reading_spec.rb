@@ -14,7 +14,7 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
     one, other = [from, to].map { |node| circuit.node(node) }
     off = circuit.owned.each_index.select { |index| opened.include?(circuit.owned[index].part&.id) && circuit.owned[index].ring_of.nil? }
     extra = Wattomneum::Circuits::Solving::Network::Branch.new(from: one, to: other, ohm: ohm, volt: 0.0)
-    result = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: off, extra: [extra]).fetch(state)
+    result = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: off, network: circuit.network_with([extra])).fetch(state)
     bare = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: off).fetch(state).solution
     return if bare.floating?(one) || bare.floating?(other)
 

@@ -13,7 +13,8 @@ RSpec.describe Wattomneum::Faults::Suspects::Predictions do
   # The faulty circuit by itself, contacts and diodes as they settle in it.
   def elements(machine, hypothesis, state)
     circuit = Wattomneum::Circuits::Circuit.new(machine.sheet, ohms: hypothesis.ohms)
-    solution = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: hypothesis.opened, extra: hypothesis.extra).fetch(state).solution
+    network = circuit.network_with(hypothesis.extra)
+    solution = Wattomneum::Circuits::Solving::SettledStates.new(circuit, opened: hypothesis.opened, network: network).fetch(state).solution
     branches = circuit.network.branches.each_with_index.select { |branch, index| solution.conducting[index] && !solution.floating?(branch.from) }
     (branches.map(&:first) + hypothesis.extra).map { |one| one.to_h.slice(:from, :to, :ohm, :volt) }
   end

@@ -7,12 +7,9 @@ module Wattomneum
         # How strongly everything watched works in every key state with each effect: ampere of what draws current, whether a relay is pulled
         # in, volts of control units, sources and signals. The long part of the work, which may be done beforehand and kept.
         class Strengths
-          # Less current, and fewer volts on the net that touches metal, and the state is as it was.
-          CARRIES_AMPERE = 1e-10
-          LIVE_VOLT = 1e-3
           # Single precision, most significant byte last.
           FORMAT = 'e*'
-          private_constant :CARRIES_AMPERE, :LIVE_VOLT, :FORMAT
+          private_constant :FORMAT
 
           # @param settled [Solving::SettledStates] the sound machine
           # @param effects [Array<Ways::Effect>]
@@ -51,6 +48,8 @@ module Wattomneum
           private
 
           def states = @circuit.sheet.states.keys
+          def onset = @onset ||= Solving::Onset.new(@settled)
+          def variations = @variations ||= @circuit.variations
           def sound = @sound ||= row(@settled)
 
           def row(settled, before: [], from: 0)
@@ -62,27 +61,15 @@ module Wattomneum
 
           def with(effect)
             Deadline.check!
-            first = states.index { |state| matters?(effect, state) } or return sound
+            first = onset.of(branches: [*effect.opened, *effect.ohms.keys], shorted: [*effect.shorted&.first]) or return sound
             row(changed(effect, first), before: sound, from: first)
           end
-
-          # At rest or on the way there.
-          def matters?(effect, state)
-            @settled.fetch(state).on_the_way.any? do |solution|
-              node, = effect.shorted
-              next live?(solution, node) if node
-
-              [*effect.opened, *effect.ohms.keys].any? { |index| solution.current(index).abs > CARRIES_AMPERE }
-            end
-          end
-
-          def live?(solution, node) = !solution.floating?(node) && solution.volt(node).abs > LIVE_VOLT
 
           def changed(effect, first)
             ohms = effect.ohms.to_h { |index, ohm| [index, @circuit.network.branches[index].ohm + ohm] }
             extra = effect.shorted ? [effect.shorted.then { |node, ohm| Solving::Network::Branch.new(from: node, to: 0, ohm: ohm, volt: 0.0) }] : []
-            Solving::SettledStates.new(@circuit, switching: @settled.switching, opened: effect.opened, ohms: ohms, extra: extra,
-                                                 results: states.first(first).to_h { |state| [state, @settled.fetch(state)] })
+            Solving::SettledStates.new(@circuit, switching: @settled.switching, opened: effect.opened,
+                                                 network: variations.with(extra: extra, ohms: ohms), results: onset.before(first))
           end
 
           def strength(result, watch)

@@ -52,12 +52,7 @@ def complaint_about(key)
   kind.new(key, *CIRCUITS.merge(OTHERS).fetch(key), Fleet.of(key))
 end
 
-WAYS = { 'magneto_kill' => ['order of work', *KilledComplaint::RIVALS.keys] }.freeze
-
-def ways_of(key)
-  all = WAYS.fetch(key) { (STRESS ? BY_THE_APPLICATION : BY_THE_APPLICATION.merge(BY_RIVALS)).keys }
-  all & (ENV['RUN']&.split(',') || ALL_WAYS)
-end
+def ways_of(key) = runs_of(complaint_about(key)).keys & (ENV['RUN']&.split(',') || ALL_WAYS)
 
 # Of one circuit one way, in a process of its own.
 def measured(key, way)

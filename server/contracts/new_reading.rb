@@ -26,7 +26,7 @@ module Server
         required(:from).value(Types::Text, :filled?, max_size?: 120)
         required(:to).value(Types::Text, :filled?, max_size?: 120)
         required(:situation).value(:string, max_size?: 40)
-        optional(:opened).value(:array, max_size?: 10).each(:string, max_size?: 80)
+        optional(:opened).value(:array, max_size?: Wattomneum::Readings::Probe::MOST_OPENED).each(:string, max_size?: 80)
       end
 
       # Read in the same act, with what is said of the first.

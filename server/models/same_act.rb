@@ -18,7 +18,7 @@ module Server
 
       # @return [Array<Hash>] attributes of a Reading each, with its id
       # @raise [Refusals::InvalidInput, Refusals::Question] named by its test
-      def rows = @input.fetch(:together, []).map { |one| of_test(one[:test_key]) { row(one) } }
+      def rows = @input.fetch(:together).map { |one| of_test(one[:test_key]) { row(one) } }
 
       private
 

@@ -11,7 +11,7 @@ module Server
           refuse_unless_open!
           refuse_undone_before_mended(input)
           entry = input[:probe] ? point_entry(input, input[:probe], now) : test_entry(input, input[:test_key], input[:position], now)
-          keep_reading(input, entry, by: by, beside: SameAct.new(input, unit: Unit.with_pk!(unit_id), now: now))
+          keep_reading(input, entry, by: by, beside: (SameAct.new(input, unit: Unit.with_pk!(unit_id), now: now) if input[:together]))
         end
 
         # A superseding reading at the same points; the first one stays readable. One with a repair undone stays one.

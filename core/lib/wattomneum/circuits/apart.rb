@@ -22,8 +22,13 @@ module Wattomneum
 
       # @param id [String]
       # @param sheet [Sheet]
-      # @return [Boolean] whether it has to be cut
-      def self.cut?(id, sheet) = end?(id) && sheet.part(id.split(' in ').last)&.kind == 'splice'
+      # @return [String, nil] what there is to be opened: wire (off its stud), pin or splice (an end of a wire out of it), or a kind of component
+      def self.kind(id, sheet)
+        return 'wire' if wire?(id)
+        return sheet.part(id)&.kind unless end?(id)
+
+        sheet.part(id.split(' in ').last)&.kind == 'splice' ? 'splice' : 'pin'
+      end
 
       # @param ids [Array<String>]
       # @return [String, nil] in words, nil for none: "K11 and X8 unplugged, wire 8 off its stud, wire 5 out of SP6"

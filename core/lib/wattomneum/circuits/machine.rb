@@ -53,6 +53,11 @@ module Wattomneum
       # @raise [UnknownKeyError] if the sheet has no such key state
       def paths(key_state) = @paths[key_state] ||= Questions::PathFinder.new(circuit, settled.fetch(key_state))
 
+      # @param key_state [String]
+      # @return [Questions::Metal] what hangs together in it
+      # @raise [UnknownKeyError] if the sheet has no such key state
+      def metal(key_state) = (@metal ||= {})[key_state] ||= Questions::Metal.new(self, key_state)
+
       # @return [Points] where a probe can go
       def points = @points ||= Points.new(circuit)
 

@@ -36,7 +36,7 @@ module Wattomneum
       # The end of a wire that was taken out once is out.
       def ends(probe)
         (probe.opened - @opened).select { |id| Circuits::Apart.end?(id) }
-                                .sum { |id| FIRST_TIME_MINUTES.fetch(Circuits::Apart.cut?(id, @sheet) ? 'splice' : 'pin') }
+                                .sum { |id| FIRST_TIME_MINUTES.fetch(Circuits::Apart.kind(id, @sheet)) }
       end
 
       def first_times(nodes)

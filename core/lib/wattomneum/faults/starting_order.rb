@@ -150,7 +150,7 @@ module Wattomneum
       end
 
       def contact_of(coil)
-        solenoid = assessment.machine.sheet.part(coil.from.split(':', 2).first)
+        solenoid = assessment.machine.sheet.part(coil.part_id)
         stud = assessment.machine.sheet.places['starter_stud']
         motor = %w[30 87].map { |pin| solenoid.node(pin) }.find { |node| node != stud } if solenoid.is_a?(Circuits::Parts::Relay)
         motor && Readings::Probe.new(by: 'volts', from: stud, to: motor, situation: 'cranking')

@@ -18,5 +18,7 @@ module Wattomneum
       # @return [Array] equal for probes that read the same
       attr_reader :alike
     end
+    # More than these nobody takes apart for one reading (ours).
+    Probe::MOST_OPENED = 10
   end
 end

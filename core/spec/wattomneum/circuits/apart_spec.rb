@@ -29,7 +29,8 @@ RSpec.describe Wattomneum::Circuits::Apart do
     solenoid = Wattomneum::Circuits::Machine.new(Wattomneum::Circuits::Library.fetch('engine_stop'))
     cut = solenoid.apart.fetch('end of wire 9 in SP5')
     expect([cut.label, described_class.words([cut.id])]).to eq(['out of Lamp feed splice', 'wire 9 out of SP5'])
-    expect(described_class.cut?(cut.id, solenoid.sheet)).to be(true)
+    expect([cut.id, 'end of wire 15 in F1:2', 'wire 3', 'K4', 'gone'].map { |id| described_class.kind(id, solenoid.sheet) })
+      .to eq(['splice', 'pin', 'wire', 'relay', nil])
   end
 
   it 'says it in words, and refuses what is not there' do

@@ -6,7 +6,7 @@ import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { Conditions } from './Conditions'
 import { CrankCall } from './CrankCall'
-import { expectedWords, newTogether, type PadDraft, type PadTarget } from './pad'
+import { expectedWords, withTogether, type PadDraft, type PadTarget } from './pad'
 import { SameCrank } from './SameCrank'
 import { TakenWith } from './TakenWith'
 import { usePadSave } from './usePadSave'
@@ -60,23 +60,20 @@ function AtPoints({ probe }: { probe: ProbeCard }) {
 
 /** The digits for gloves write where one was last. */
 function digitsOf(key: string, draft: PadDraft, keep: (next: PadDraft) => void) {
-  const typed = draft.together[key] ?? (key === '' ? undefined : newTogether())
-  return (
-    typed && {
-      text: typed.text,
-      onText: (text: string) => {
-        keep({ ...draft, together: { ...draft.together, [key]: { ...typed, text } } })
-      },
-    }
-  )
+  if (key === '') return undefined
+  return {
+    text: draft.together[key]?.text ?? '',
+    onText: (text: string) => {
+      keep(withTogether(draft, key, { text }))
+    },
+  }
 }
 
 /** An odd value confirmed, or taken as it was meant: of the reading that was asked about. */
 function answered(draft: PadDraft, question: Question | undefined, value: number | null): PadDraft {
-  const asked = draft.together[question?.test_key ?? '']
-  if (question?.test_key && asked) {
+  if (question?.test_key) {
     const meant = value === null ? { confirmed: true } : { text: String(value), unit: question.base_unit }
-    return { ...draft, together: { ...draft.together, [question.test_key]: { ...asked, ...meant } } }
+    return withTogether(draft, question.test_key, meant)
   }
   return value === null
     ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
@@ -155,12 +152,10 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         beside={
           <SameCrank
             tests={beside}
-            together={draft.together}
+            draft={draft}
             errors={question ? {} : (error?.fields ?? {})}
             onWriting={setWriting}
-            onTogether={(together) => {
-              keep({ ...draft, together })
-            }}
+            onDraft={keep}
           />
         }
       />

@@ -1,32 +1,28 @@
 import type { TestCard } from '../../shared/api/types'
 import { written } from '../../shared/quantities/written'
 import { Segments } from '../../shared/ui/Segments'
-import { newTogether, type PadDraft, type Together } from './pad'
+import { withTogether, type PadDraft } from './pad'
 
 /** What else is read while somebody is at the key anyway, each with its two points; what stays empty was not read. */
 export function SameCrank({
   tests,
-  together,
+  draft,
   errors,
   onWriting,
-  onTogether,
+  onDraft,
 }: {
   tests: TestCard[]
-  together: PadDraft['together']
+  draft: PadDraft
   errors: Record<string, string[]>
   onWriting: (key: string) => void
-  onTogether: (next: PadDraft['together']) => void
+  onDraft: (next: PadDraft) => void
 }) {
   if (tests.length === 0) return null
-  const change = (test: TestCard, next: Partial<Together>) => {
-    const before = together[test.key] ?? newTogether()
-    onTogether({ ...together, [test.key]: { ...before, ...next } })
-  }
   return (
     <fieldset className="flex flex-col gap-3">
       <legend className="pb-2 font-bold">In the same crank, what you can</legend>
       {tests.map((test) => {
-        const typed = together[test.key]
+        const typed = draft.together[test.key]
         const error = errors[`together.${test.key}`]?.[0]
         const id = `together-${test.key}`
         return (
@@ -52,7 +48,7 @@ export function SameCrank({
                   onWriting(test.key)
                 }}
                 onChange={(event) => {
-                  change(test, { text: event.target.value })
+                  onDraft(withTogether(draft, test.key, { text: event.target.value }))
                 }}
               />
               {test.units.length > 1 ? (
@@ -62,7 +58,7 @@ export function SameCrank({
                   options={test.units.map((symbol) => ({ key: symbol, label: written(symbol) }))}
                   chosen={typed?.unit ?? test.units[0]}
                   onChoose={(unit) => {
-                    change(test, { unit })
+                    onDraft(withTogether(draft, test.key, { unit }))
                   }}
                 />
               ) : (

@@ -21,7 +21,7 @@ export interface Together {
   confirmed: boolean
 }
 
-export const newTogether = (): Together => ({ id: crypto.randomUUID(), text: '', unit: null, confirmed: false })
+const newTogether = (): Together => ({ id: crypto.randomUUID(), text: '', unit: null, confirmed: false })
 
 /** What is on the pad: raw text as typed, conditions as said. */
 export interface PadDraft {
@@ -104,6 +104,11 @@ export function entryFrom(draft: PadDraft, test: TestCard, id: string): Entry {
     return { ...entry, cells_text: Array.from({ length: test.cells }, (_, index) => draft.cells[index] ?? '') }
   }
   return { ...entry, value_text: draft.text, unit: draft.unit || (test.units[0] ?? '') }
+}
+
+/** The draft with something of another reading of the act typed or said. */
+export function withTogether(draft: PadDraft, key: string, next: Partial<Together>): PadDraft {
+  return { ...draft, together: { ...draft.together, [key]: { ...(draft.together[key] ?? newTogether()), ...next } } }
 }
 
 /** What else was read in the same act; empty ones were not. */

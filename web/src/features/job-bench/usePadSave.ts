@@ -28,9 +28,13 @@ export function usePadSave(
     onWaiting,
   })
   const acknowledged = test.cautions.filter((caution) => caution.acknowledge).map((caution) => caution.id)
-  const taken = (draft: PadDraft) => {
+  /** All of one act, by their names: what waits without network says what it is. */
+  const take = (entry: NewReading, draft: PadDraft) => {
     const together = togetherFrom(draft, beside)
-    return together.length > 0 ? { together } : {}
+    if (together.length === 0) return takeReading(job, entry, test.short)
+
+    const others = beside.filter((one) => together.some(({ test_key }) => test_key === one.key)).map((one) => one.short)
+    return takeReading(job, { ...entry, together }, [test.short, ...others].join(', '))
   }
   const save = (draft: PadDraft) =>
     pad.write((id) => {
@@ -41,7 +45,7 @@ export function usePadSave(
 
       return correcting
         ? correctReading(job, correcting.id, { ...entry, reason: draft.reason }, test.short)
-        : takeReading(job, { ...entry, test_key: test.key, position, acknowledged, ...taken(draft) }, test.short)
+        : take({ ...entry, test_key: test.key, position, acknowledged }, draft)
     }, draft)
   return { ...pad, save, beside }
 }

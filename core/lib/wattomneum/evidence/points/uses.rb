@@ -55,7 +55,7 @@ module Wattomneum
         # @param round [Integer]
         # @return [String, nil] what it was seen to do: a key of the choices of "seen"
         def seen(consumer, probe, round)
-          id = consumer.from.split(':', 2).first
+          id = consumer.part_id
           found = @circumstances.readings.reverse.find do |one|
             one.probe.by == 'seen' && one.probe.from.split(':', 2).first == id && beside?(one, probe, round)
           end

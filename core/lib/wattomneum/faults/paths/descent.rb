@@ -81,7 +81,7 @@ module Wattomneum
 
         # A control unit that has its supplies, grounds and requests and does nothing: positive evidence against itself.
         def laddered(list)
-          part = @case.machine.sheet.part(list.first.from.split(':', 2).first)
+          part = @case.machine.sheet.part(list.first.part_id)
           return unless part.is_a?(Circuits::Parts::ControlUnit)
 
           unit = @case.machine.repair_units.fetch(list.first.unit)

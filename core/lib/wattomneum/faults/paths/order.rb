@@ -104,7 +104,7 @@ module Wattomneum
 
         def risks(probe)
           [*@case.risks, *Circuits::Situations.on(machine.sheet, probe.situation).cautions,
-           *('splice_cut' if probe.opened.any? { |id| Circuits::Apart.cut?(id, machine.sheet) })]
+           *('splice_cut' if probe.opened.any? { |id| Circuits::Apart.kind(id, machine.sheet) == 'splice' })]
         end
 
         def machine = @case.machine

@@ -11,8 +11,10 @@ module Wattomneum
         SITUATION = 'isolator_open'
         WHY = 'A fuse does not blow by itself: is this section shorted to ground?'
         PART_IT = 'The short is in one of several runs. Look along them first: bare copper or a rubbed place settles it. Else part them here'
+        BACK_IN_PLACE = 'Without it there is no short. With it back in its place there has to be one again'
+        CONTRADICTED = 'With one or the other out of it there is no short, with all of them in it there was: a reading is wrong, or it comes and goes'
         MOST_UNPLUGGED = 5
-        private_constant :SITUATION, :WHY, :PART_IT, :MOST_UNPLUGGED
+        private_constant :SITUATION, :WHY, :PART_IT, :BACK_IN_PLACE, :CONTRADICTED, :MOST_UNPLUGGED
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -44,9 +46,8 @@ module Wattomneum
         def blown_again
           return if sections.empty?
 
-          reached = nodes_of(working.reached(sections.first.node, without: branches(fuses)))
           own = @machine.consumers.needed(@case.part) if @case.part
-          loads = @machine.consumers.all.select { |one| reached.intersect?([one.from, one.to]) }
+          loads = hanging_on(working.nodes(sections.first.node, without: branches(fuses)))
           BlowingLoad.new(@case, @order, @machine.sheet.part(@fuse_ids.first), [*(loads & own.to_a), *loads].uniq).call
         end
 
@@ -61,7 +62,7 @@ module Wattomneum
           hanging = @machine.consumers.all.select do |one|
             @case.circumstances.uses.hangs_on?(one, [@fuse], Probes.across(one, @case.symptom.situation))
           end
-          ids = hanging.map { |one| one.from.split(':', 2).first }.uniq
+          ids = hanging.map(&:part_id).uniq
           ids.size > MOST_UNPLUGGED ? section : Section.new(**section.to_h, opened: [*section.opened, *ids].uniq)
         end
 
@@ -69,7 +70,7 @@ module Wattomneum
 
         # A state without isolator, or a load that can not be unplugged from the section: then ohms say nothing here.
         def tells?(probe)
-          return false unless dead_state?
+          return false if !dead_state? || probe.opened.size > Readings::Probe::MOST_OPENED
 
           @machine.sound_reading.call(probe).over_range
         rescue RefusedError
@@ -79,10 +80,24 @@ module Wattomneum
         # It is runs of wire that are rubbed through. One is convicted by its ohms, of several parting the piece tells which, or eyes.
         def shorted(piece)
           wires = piece.wires
-          return convicted(wires.first, piece.shown_by) if wires.one?
+          return contradicted(piece) if wires.empty?
+          return piece.certain? ? convicted(wires.first, piece.shown) : back_in_place(piece) if wires.one?
 
           probe = piece.parting { |one| tells?(one) }
-          probe ? @order.measure(probe, why: PART_IT) : look_along(wires, piece.shown_by)
+          probe ? @order.measure(probe, why: PART_IT) : look_along(wires, piece.shown)
+        end
+
+        # Undone and redone.
+        def back_in_place(piece)
+          @order.measure(piece.shown.probe, kind: 'repeat', why: BACK_IN_PLACE, title: "Back in place: #{Words.probe(piece.shown.probe, @machine)}")
+        end
+
+        # Short with the one in it, insulated with each of them out.
+        def contradicted(piece)
+          shown = piece.shown
+          return look_along(piece.all, shown) if @case.times(shown.probe) > 1
+
+          @order.measure(shown.probe, kind: 'repeat', title: "Once more: #{Words.probe(shown.probe, @machine)}", why: CONTRADICTED)
         end
 
         def convicted(unit, reading)
@@ -122,7 +137,7 @@ module Wattomneum
           return [] if units.empty?
 
           node = end_of(units.first)
-          section = Section.new(node: node, opened: [*@fuse_ids, *loads_on(node)].uniq)
+          section = Section.new(node: node, opened: [*@fuse_ids, *loads_on(resting.nodes(node, without: branches(@fuse_ids)))].uniq)
           [section, *in_pieces(units.drop(1) - resting.wires(node, without: branches(section.opened)))]
         end
 
@@ -135,18 +150,14 @@ module Wattomneum
         # From the other side of the fuse.
         def fed = working.wires(sections.first.node, without: branches(fuses))
 
-        def working = @working ||= Metal.new(@machine, @case.circumstances.state(Probes.across(@consumer, @case.symptom.situation)))
         def fuses = @machine.sheet.parts.grep(Circuits::Parts::Fuse).map(&:id)
-        def nodes_of(indices) = indices.map { |index| @machine.circuit.owned[index].branch }.flat_map { |one| [one.from, one.to] }
-
-        # What leads on to ground through a load: unplugged, relays pulled.
-        def loads_on(node)
-          reached = nodes_of(resting.reached(node, without: branches(@fuse_ids)))
-          @machine.consumers.all.select { |one| reached.intersect?([one.from, one.to]) }.map { |one| one.from.split(':', 2).first }.uniq
-        end
-
-        def resting = @resting ||= Metal.new(@machine, Circuits::Situations.on(@machine.sheet, SITUATION).sheet_state)
+        def working = @machine.metal(@case.circumstances.state(Probes.across(@consumer, @case.symptom.situation)))
+        def resting = @machine.metal(Circuits::Situations.on(@machine.sheet, SITUATION).sheet_state)
         def branches(ids) = @machine.apart.branches(ids)
+
+        # What leads on from there through a load: unplugged, relays pulled.
+        def loads_on(nodes) = hanging_on(nodes).map(&:part_id).uniq
+        def hanging_on(nodes) = @machine.consumers.all.select { |one| nodes.intersect?([one.from, one.to]) }
 
         # Steps from the fuse to the consumer.
         def behind_fuse(consumer)
@@ -167,7 +178,7 @@ module Wattomneum
           before = steps[steps.index(run.first) - 1] if steps.index(run.first).positive?
           after = steps[steps.index(run.last) + 1]
           opened = [before, after].compact.select { |step| plug?(step) }.map { |step| part_of(step).id }
-          opened << @consumer.from.split(':', 2).first if after.nil?
+          opened << @consumer.part_id if after.nil?
           Section.new(node: run.first.to, opened: [*opened, *@fuse_ids].uniq)
         end
       end

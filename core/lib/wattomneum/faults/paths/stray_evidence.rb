@@ -9,7 +9,8 @@ module Wattomneum
         # A reading that tells what is on from what is off; consumer: whose volts at work it is held against.
         Test = Struct.new(:probe, :consumer, :minutes, keyword_init: true)
         # To get at it and pull it (common practice).
-        MINUTES = { 'relay' => 1, 'fuse' => 1, 'wire' => 2, 'connector' => 3, 'switch' => 6, 'control_unit' => 6, 'pin' => 6, 'splice' => 15 }.freeze
+        MINUTES = { 'relay' => 1, 'fuse' => 1, 'wire' => 2, 'connector' => 3, 'switch' => 6, 'control_unit' => 6,
+                    **Access::FIRST_TIME_MINUTES.slice('pin', 'splice') }.freeze
         READ_MINUTES = 2
         # A wire is rubbed through less often than a contact sticks (ours).
         RUBBED = 0.3
@@ -95,9 +96,8 @@ module Wattomneum
           own = left.select { |cause| cause.unit == unit }
           return if own.empty? || own.any? { |cause| cause.kind != 'cut' }
 
-          ends = own.first.cut.map { |index| @machine.circuit.owned[index].branch }
-          Test.new(probe: Readings::Probe.new(by: 'volts', from: ends.first.from, to: ends.last.to, situation: @situation),
-                   consumer: consumer, minutes: READ_MINUTES)
+          from, to = outer(own.first.cut)
+          Test.new(probe: Readings::Probe.new(by: 'volts', from: from, to: to, situation: @situation), consumer: consumer, minutes: READ_MINUTES)
         end
 
         # @param cause [Circuits::Questions::Strays::Cause]
@@ -113,6 +113,12 @@ module Wattomneum
         private_constant :MOST_BITS
 
         private
+
+        # Of several in a row the nodes that no two of them share.
+        def outer(indices)
+          ends = indices.map { |index| @machine.circuit.owned[index].branch }.flat_map { |one| [one.from, one.to] }
+          ends.select { |node| ends.count(node) == 1 }.values_at(0, -1)
+        end
 
         def unread_quickest_first = tests.select { |test| @case.reading(test.probe).nil? }.sort_by(&:minutes)
         def over?(volt, test) = volt.abs > share * @machine.consumers.volt_at_work(test.consumer)
@@ -153,12 +159,7 @@ module Wattomneum
           end
         end
 
-        def kind(thing)
-          return 'wire' if Circuits::Apart.wire?(thing.id)
-          return Circuits::Apart.cut?(thing.id, @machine.sheet) ? 'splice' : 'pin' if Circuits::Apart.end?(thing.id)
-
-          @machine.sheet.part(thing.id).kind
-        end
+        def kind(thing) = Circuits::Apart.kind(thing.id, @machine.sheet)
 
         def ends
           posts = @case.circumstances

@@ -50,7 +50,7 @@ module Wattomneum
         # The element that does the work between its two pins.
         def inside(consumer)
           from, to = [consumer.from, consumer.to].map { |node| @machine.circuit.node(node) }
-          part = @machine.sheet.part(consumer.from.split(':', 2).first)
+          part = @machine.sheet.part(consumer.part_id)
           @machine.circuit.inside(part).select { |index| @machine.circuit.network.branches[index].then { |one| [one.from, one.to] == [from, to] } }
         end
 

@@ -16,6 +16,13 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
     BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom(part, state), system: system_of(sheet)).work(stop_at: %w[repair condemn])
   end
 
+  # Short with both wires in the plug, OL with either out of it.
+  def ohms_at_the_plug(off, taken_at)
+    probe = Wattomneum::Readings::Probe.new(by: 'ohms', from: 'X8:b/1', to: 'BAT:-', situation: 'isolator_open',
+                                            opened: [*off, 'F15', 'M2', 'B12', 'X8'])
+    Wattomneum::Readings::PointReading.new(id: "p#{taken_at}", probe: probe, taken_at: taken_at, value: off.empty? ? 0.4 : nil, overload: off.any?)
+  end
+
   { 'fuel_pump' => 'M2', 'engine_stop' => 'Y5', 'heater' => 'U3' }.each do |key, part|
     it "finds every wire that, rubbed through, keeps #{part} of #{key} from working" do
       sheet = library(key)
@@ -27,7 +34,7 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
 
   it 'takes one wire out of the pin that two share, says so, and asks for the proof between the same points' do
     run = followed(library('fuel_pump'), 'M2', '11')
-    expect(run.trail.last(2).first).to end_with('wire 11 out of X8:b/1')
+    expect(run.trail.last(3).first).to end_with('wire 11 out of X8:b/1')
     proving = run.readings.find { |one| one.id == run.last.failing_reading_id }
     expect([proving.probe.by, proving.probe.from, proving.value]).to match(['ohms', 'X8:b/1', be < 1])
     run.work
@@ -37,7 +44,7 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
   it 'cuts a splice only where nothing else parts the runs, and says what that takes' do
     sheet = library('engine_stop')
     run = followed(sheet, 'Y5', '9')
-    cuts = run.steps.select { |step| step.probe&.opened&.any? { |id| Wattomneum::Circuits::Apart.cut?(id, sheet) } }
+    cuts = run.steps.select { |step| step.probe&.opened&.any? { |id| Wattomneum::Circuits::Apart.kind(id, sheet) == 'splice' } }
     expect(cuts.flat_map { |step| step.cautions.map(&:id) }).to include('splice_cut')
     expect(cuts.first.minutes).to be >= 15
   end
@@ -61,5 +68,30 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
     truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [Wattomneum::Practice::Fault.open('F15')], seed: 3)
     run = BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom('M2', 'key_on'), system: system_of(sheet)).work
     expect([run.repairs.map(&:unit), run.last.kind, run.trail.grep(/hold\?/)]).to eq([['F15'], 'close', []])
+  end
+
+  # Where no ohms are to be had a short in a wire must not be laid at the first thing that is plugged in again.
+  it 'lays a short where nothing can be read dead at no good part: with everything unplugged the fuse blows too' do
+    sheet = library('fuel_pump')
+    machine = Wattomneum::Circuits::Machine.new(sheet)
+    allow(machine.sound_reading).to receive(:call).and_wrap_original do |answer, probe|
+      probe.by == 'ohms' ? raise(Wattomneum::RefusedError, 'volts across the points') : answer.call(probe)
+    end
+    allow(Wattomneum::Circuits::Machine).to receive(:new).and_return(machine)
+    truth = Wattomneum::Practice::Truth.new(sheet: sheet, faults: [Wattomneum::Practice::Fault.short('wire 11', 0.3)], seed: 3)
+    run = BlindTechnician.new(sheet: sheet, truth: truth, symptom: symptom('M2', 'key_on'), system: series_pair).work
+    expect([run.repairs.map(&:unit), run.last.kind]).to eq([['F15'], 'watch'])
+    expect(run.last.title).to eq('F15 blows with all that hangs on it unplugged: look along its wires')
+  end
+
+  it 'puts back what was taken out before it mends what is only left over, and names the whole piece where readings contradict each other' do
+    run = followed(library('fuel_pump'), 'M2', '11')
+    expect(run.trail.last(2)).to match([start_with('repeat: Back in place: ohms, X8:b/1'), start_with('repair: Shorted to ground: Wire 11')])
+    short, *out = [%w[], ['end of wire 11 in X8:b/1'], ['end of wire 12 in X8:b/1']].each_with_index.map { |off, at| ohms_at_the_plug(off, at) }
+    machine = Wattomneum::Circuits::Machine.new(library('fuel_pump'))
+    kase = Wattomneum::Faults::Assessment.new(system: series_pair, readings: [], machine: machine, symptom: symptom('M2', 'key_on'),
+                                              points: [short, *out]).paths
+    piece = Wattomneum::Faults::Paths::GroundedPiece.new(kase, short)
+    expect([piece.wires, piece.all.map(&:key)]).to eq([[], ['wire 11', 'wire 12']])
   end
 end

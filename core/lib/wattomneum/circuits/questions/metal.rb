@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Wattomneum
-  module Faults
-    module Paths
+  module Circuits
+    module Questions
       # What hangs together through nothing but metal in one state: wires, joints, plugs, closed contacts.
       class Metal
         # @param machine [Circuits::Machine]
@@ -33,18 +33,23 @@ module Wattomneum
 
         # @param node [String]
         # @param without [Array<Integer>]
-        # @return [Array<Circuits::RepairUnit>] wires that are reached from it
+        # @return [Array<RepairUnit>] wires that are reached from it
         def wires(node, without: []) = @machine.repair_units.along(reached(node, without: without)).select { |unit| unit.kind == 'wire' }
+
+        # @param node [String]
+        # @param without [Array<Integer>]
+        # @return [Array<String>] nodes that are reached from it, itself among them where anything is
+        def nodes(node, without: []) = reached(node, without: without).flat_map { |index| ends(index) }.uniq
 
         private
 
-        def from(node) = (@ends ||= ends).fetch(node, [])
+        def ends(index) = @machine.circuit.owned[index].branch.then { |one| [one.from, one.to] }
+        def from(node) = (@leads ||= leads).fetch(node, [])
 
         # By node: what leads on, and where to.
-        def ends
-          owned = @machine.circuit.owned
-          closed = owned.each_index.select { |index| @conducting[index] && @machine.circuit.conductor?(index) }
-          both = closed.flat_map { |index| owned[index].branch.then { |one| [[one.from, index, one.to], [one.to, index, one.from]] } }
+        def leads
+          closed = @machine.circuit.owned.each_index.select { |index| @conducting[index] && @machine.circuit.conductor?(index) }
+          both = closed.flat_map { |index| ends(index).then { |one, other| [[one, index, other], [other, index, one]] } }
           both.group_by(&:first).transform_values { |rows| rows.map { |_, index, other| [index, other] } }
         end
       end

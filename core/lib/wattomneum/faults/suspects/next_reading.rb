@@ -29,6 +29,8 @@ module Wattomneum
           @shares = belief.probabilities
           @by_unit = belief.by_unit
           @live = likeliest
+          @total = share(@live)
+          @before = entropy(@live, @total)
         end
 
         # @return [Candidate, nil] nil where none tells anything
@@ -52,10 +54,8 @@ module Wattomneum
 
         def information(candidate)
           read = read(candidate)
-          total = @live.sum { |index| @shares[index] }
           bins = @live.group_by { |index| bin(@belief.expected(read, index), @belief.spread(read, index)) }
-          before = entropy(@live, total)
-          before - bins.values.sum { |indices| share(indices) / total * entropy(indices, share(indices)) }
+          @before - bins.each_value.sum { |indices| share(indices).then { |share| share / @total * entropy(indices, share) } }
         end
 
         # Coarser where it is less known.
@@ -64,10 +64,14 @@ module Wattomneum
 
         # Of parts, not of severities.
         def entropy(indices, total)
+          return 0.0 if indices.size == 1
+
           sums = Hash.new(0.0)
-          indices.each { |index| sums[@predictions.hypotheses[index].unit&.key] += @shares[index] }
+          indices.each { |index| sums[unit_key(index)] += @shares[index] }
           Numerics::Entropy.of(sums.each_value.map { |sum| sum / total })
         end
+
+        def unit_key(index) = (@keys ||= {})[index] ||= @predictions.hypotheses[index].unit&.key || :nothing
 
         def proof(candidate)
           return 0.0 if candidate.unit.nil? || @by_unit.fetch(candidate.unit, 0.0) < SUSPECTED

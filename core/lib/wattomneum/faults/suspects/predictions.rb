@@ -44,45 +44,61 @@ module Wattomneum
 
         # @return [Array<Float>] for each hypothesis the volts of the posts; 0 where they are not named
         def posts
-          @posts ||= hypotheses.each_index.map { |index| @table.posts.one? ? 0.0 : @table.volt(index, *@table.posts) }
+          @posts ||= hypotheses.each_index.map { |index| @table.posts.one? ? 0.0 : @table.volt(index, *places(*@table.posts)) }
         end
 
         # @param consumer [Circuits::Consumer]
         # @return [Array<Float>] for each hypothesis the share of its sound volts across it
         def shares(consumer)
           @shares[consumer.key] ||= begin
-            volts = hypotheses.each_index.map { |index| @table.volt(index, consumer.from, consumer.to) }
+            ends = places(consumer.from, consumer.to)
+            volts = hypotheses.each_index.map { |index| @table.volt(index, *ends) }
             volts.map { |volt| volts.first.zero? ? 0.0 : volt / volts.first }
           end
         end
 
         private
 
+        def places(from, to) = [@table.place(from), @table.place(to)]
+
+        # Plain, since a ranking asks for some ten thousand of them.
         def read(from, to, indices, empty)
+          one, other = places(from, to)
           read = Read.new(means: empty.dup, offs: empty.dup, bands: empty.dup)
-          mean = Hash.new { |known, index| known[index] = self.class.scaled(@table.volt(index, from, to)) }
+          means = {}
           indices.each do |index|
-            read.means[index] = mean[index]
-            read.offs[index] = off(@table.other_volts(index, from, to), mean[index])
-            read.bands[index] = band(index, mean)
+            mean = means[index] ||= scaled(index, one, other)
+            read.means[index] = mean
+            read.offs[index] = off(index, one, other, mean)
+            least, most = neighbours(index)
+            next read.bands[index] = 0.0 if least == most
+
+            # With its sign, since one severity holds for all readings.
+            [least, most].each { |beside| means[beside] ||= scaled(beside, one, other) }
+            read.bands[index] = BAND_SHARE * (means[most] - means[least]) / (most - least)
           end
           read
         end
 
-        def off(others, own) = Math.sqrt(others.sum { |volt| (self.class.scaled(volt) - own)**2 } / others.size)
+        def scaled(index, one, other, unit = 0) = self.class.scaled(@table.volt(index, one, other, unit))
 
-        # With its sign, since one severity holds for all readings.
-        def band(index, mean)
-          least, most = [index, *neighbours(index)].minmax
-          least == most ? 0.0 : BAND_SHARE * (mean[most] - mean[least]) / (most - least)
+        def off(index, one, other, mean)
+          squares = 0.0
+          @table.others.each do |unit|
+            off = scaled(index, one, other, unit) - mean
+            squares += off * off
+          end
+          Math.sqrt(squares / @table.others.size)
         end
 
+        # The grades of severity beside this one, itself where it is an end or has none.
         def neighbours(index)
-          @neighbours ||= {}
-          @neighbours[index] ||= [index - 1, index + 1].select do |other|
-            one, following = [index, other].minmax.map { |at| hypotheses[at] if at >= 0 }
-            one && following && one.next_to?(following)
-          end
+          (@neighbours ||= [])[index] ||= [index - 1, index + 1].map { |other| neighbour?(index, other) ? other : index }
+        end
+
+        def neighbour?(index, other)
+          one, following = [index, other].minmax
+          one >= 0 && following < hypotheses.size && hypotheses[one].next_to?(hypotheses[following])
         end
       end
     end

@@ -75,16 +75,23 @@ module Wattomneum
         def dump = work_out.then { @volts.flatten.pack(FORMAT) }
 
         # @param hypothesis [Integer]
-        # @param from [String] node
-        # @param to [String] node
+        # @param from [Integer] place of a node
+        # @param to [Integer] place of a node
+        # @param unit [Integer] 0 for this one, from 1 for the others
         # @return [Float] volts between them; 0 where nothing leads there
-        def volt(hypothesis, from, to) = between(@volts[hypothesis].first, from, to)
+        def volt(hypothesis, from, to, unit = 0)
+          volts = @volts[hypothesis][unit]
+          volt = volts[from] - volts[to]
+          volt.nan? ? 0.0 : volt
+        end
 
-        # @param hypothesis [Integer]
-        # @param from [String] node
-        # @param to [String] node
-        # @return [Array<Float>] the same on other units
-        def other_volts(hypothesis, from, to) = @volts[hypothesis].drop(1).map { |volts| between(volts, from, to) }
+        # @return [Array<Integer>] numbers of the others
+        def others = @others ||= [*1..OTHER_UNITS]
+
+        # @param node [String]
+        # @return [Integer] where it stands in the table
+        # @raise [KeyError] if it does not
+        def place(node) = places.fetch(node)
 
         # @param consumers [Array<Circuits::Consumer>]
         # @return [Boolean] whether it is told what keeps these from working
@@ -92,12 +99,11 @@ module Wattomneum
 
         # @param node [String]
         # @return [Boolean]
-        def node?(node) = place.key?(node)
+        def node?(node) = places.key?(node)
 
         private
 
-        def between(volts, from, to) = (volts[place.fetch(from)] - volts[place.fetch(to)]).then { |volt| volt.nan? ? 0.0 : volt }
-        def place = @place ||= @nodes.each_with_index.to_h
+        def places = @places ||= @nodes.each_with_index.to_h
 
         # This unit and others.
         def solved = @solved ||= [{}, *other_units].map { |ohms| Solved.new(@circuit, @state, @nodes, ohms: ohms) }

@@ -10,6 +10,8 @@ RSpec.describe 'Readings straight across a part, with the fault elsewhere' do # 
   # Two things in a row: volts alone do not tell which of them has the wrong ohms (open point, see docs/suspects.md).
   in_a_row = [%w[cluster B13 P1]]
 
+  def volt(table, index, from, to) = table.volt(index, table.place(from), table.place(to))
+
   def point(by, from, to, shown, at, situation)
     probe = Wattomneum::Readings::Probe.new(by: by, from: from, to: to, situation: situation)
     shown = by == 'seen' ? { observation: shown } : { value: shown }
@@ -22,15 +24,15 @@ RSpec.describe 'Readings straight across a part, with the fault elsewhere' do # 
     pairs = [table.posts, *table.scope.consumers.map { |one| [one.from, one.to] }, [candidate.from, candidate.to]].uniq
     seen = table.predictions.shares(first)[index].abs < 0.35 ? 'dead' : 'weak'
     [point('seen', first.from, first.to, seen, 0, situation),
-     *pairs.each_with_index.map { |(from, to), at| point('volts', from, to, table.volt(index, from, to), at + 1, situation) }]
+     *pairs.each_with_index.map { |(from, to), at| point('volts', from, to, volt(table, index, from, to), at + 1, situation) }]
   end
 
   # Where it would show more than half as much again as in a sound circuit, and the complaint is there.
   def telling(table)
     table.candidates.all.select(&:unit).product(table.hypotheses.each_index.to_a).select do |candidate, index|
       hypothesis = table.hypotheses[index]
-      volt = table.volt(index, candidate.from, candidate.to).abs
-      hypothesis.unit && hypothesis.unit != candidate.unit && volt > [0.05, 1.5 * table.volt(0, candidate.from, candidate.to).abs].max &&
+      volt = volt(table, index, candidate.from, candidate.to).abs
+      hypothesis.unit && hypothesis.unit != candidate.unit && volt > [0.05, 1.5 * volt(table, 0, candidate.from, candidate.to).abs].max &&
         table.predictions.shares(table.scope.consumers.first)[index].abs < 0.88
     end
   end

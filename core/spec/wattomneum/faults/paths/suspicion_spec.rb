@@ -24,6 +24,7 @@ RSpec.describe Wattomneum::Faults::Paths::Suspicion do
   let(:dead) { [point('seen', 'M2:1', 'M2:2', 'dead'), point('volts', 'BAT:+', 'BAT:-', 25.3)] }
   let(:feed_there) { point('volts', 'M2:1', 'BAT:-', 25.3) }
 
+  def volt(table, index, from, to) = table.volt(index, table.place(from), table.place(to))
   def suspicion(*points) = known(*points).paths.suspicion
   def keys(suspicion) = suspicion.suspects.keys.map(&:key)
 
@@ -81,7 +82,7 @@ RSpec.describe Wattomneum::Faults::Paths::Suspicion do
   it 'names the few that no reading left parts, and what would' do
     open = table.hypotheses.index { |one| one.unit&.key == 'wire 13' && one.kind == 'open' }
     readings = [%w[BAT:+ BAT:-], %w[M2:1 BAT:-], %w[M2:2 BAT:-], %w[X8:b/2 BAT:-]].map do |from, to|
-      point('volts', from, to, table.volt(open, from, to).round(3))
+      point('volts', from, to, volt(table, open, from, to).round(3))
     end
     kase = known(dead.first, *readings).paths
     allow(table.candidates).to receive(:all).and_return([])

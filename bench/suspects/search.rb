@@ -47,6 +47,7 @@ class Search
     probe = probe(method, from, to)
     @minutes += access.minutes(probe)
     shown = @truth.read(method, from, to, state: @complaint.state)
+    @kase = nil
     @points << CORE::Readings::PointReading.new(id: "p#{@points.size}", probe: probe, value: shown.value, observation: shown.observation,
                                                 taken_at: @points.size, round: 0)
     @probes << probe
@@ -57,12 +58,12 @@ class Search
   def access = CORE::Faults::Access.new(@complaint.sheet, @probes)
 
   def kase
-    CORE::Faults::Assessment.new(system: @complaint.system, readings: [], points: @points, machine: @complaint.machine,
-                                 symptom: @complaint.symptom).paths
+    @kase ||= CORE::Faults::Assessment.new(system: @complaint.system, readings: [], points: @points, machine: @complaint.machine,
+                                           symptom: @complaint.symptom).paths
   end
 
   def convicted
-    judgement = kase.judgements.fetch(@points.last.id)
+    judgement = CORE::Evidence::Points::Judging.call(@points.last, kase.circumstances)
     @found = judgement.convicts.first if judgement.act? && judgement.weight != 'hint' && judgement.convicts.any?
   end
 

@@ -15,25 +15,11 @@ module Wattomneum
 
       # @param part [Part]
       # @return [Array<Consumer>]
-      def of(part)
-        case part
-        when Parts::Load then [consumer(part, part.id, part.label, part.pins.first, part.pins.last)]
-        when Parts::Relay then [consumer(part, part.id, "coil of #{part.label}", '86', '85')]
-        when Parts::Alternator then part.fields['field'] ? [consumer(part, "#{part.id} field", "field of #{part.label}", *part.field_pins)] : []
-        when Parts::ControlUnit then [*pins(part, 'supply'), *pins(part, 'input')].product(pins(part, 'ground')).map { |pair| inside(part, *pair) }
-        else []
-        end
-      end
+      def of(part) = (@of ||= {})[part.id] ||= inside_of(part).freeze
 
       # @param part [Part]
       # @return [Array<Consumer>] the ones that have to be right for it to work: of a control unit every supply and every ground once
-      def needed(part)
-        return of(part) unless part.is_a?(Parts::ControlUnit)
-
-        ground = pins(part, 'ground')
-        fed = [*pins(part, 'supply'), *pins(part, 'input')].map { |pin| inside(part, pin, ground.first) }
-        fed + ground.drop(1).map { |pin| inside(part, pins(part, 'supply').first, pin) }
-      end
+      def needed(part) = (@needed ||= {})[part.id] ||= (part.is_a?(Parts::ControlUnit) ? pinwise(part) : of(part)).freeze
 
       # @param one [String] node
       # @param other [String] node
@@ -65,6 +51,22 @@ module Wattomneum
       private_constant :UNCALLED_VOLT
 
       private
+
+      def inside_of(part)
+        case part
+        when Parts::Load then [consumer(part, part.id, part.label, part.pins.first, part.pins.last)]
+        when Parts::Relay then [consumer(part, part.id, "coil of #{part.label}", '86', '85')]
+        when Parts::Alternator then part.fields['field'] ? [consumer(part, "#{part.id} field", "field of #{part.label}", *part.field_pins)] : []
+        when Parts::ControlUnit then [*pins(part, 'supply'), *pins(part, 'input')].product(pins(part, 'ground')).map { |pair| inside(part, *pair) }
+        else []
+        end
+      end
+
+      def pinwise(part)
+        ground = pins(part, 'ground')
+        fed = [*pins(part, 'supply'), *pins(part, 'input')].map { |pin| inside(part, pin, ground.first) }
+        fed + ground.drop(1).map { |pin| inside(part, pins(part, 'supply').first, pin) }
+      end
 
       def pins(part, role) = part.pins.select { |pin| part.role(pin) == role }
       def inside(part, supply, ground) = consumer(part, "#{part.id} #{supply} #{ground}", part.label, supply, ground)

@@ -8,12 +8,13 @@ module Wattomneum
         Situation.new(**row.except('sheet', 'test').transform_keys(&:to_sym), cautions: row.fetch('cautions', []), sheet_state: row['sheet'],
                                                                               test_state: row['test']).freeze
       end.freeze
+      BY_KEY = ALL.to_h { |one| [one.key, one] }.freeze
       BY_SHEET_STATE = ALL.group_by(&:sheet_state).freeze
 
       # @param key [String]
       # @return [Situation]
       # @raise [UnknownKeyError]
-      def self.fetch(key) = ALL.find { |one| one.key == key } || raise(UnknownKeyError, "no situation #{key}")
+      def self.fetch(key) = BY_KEY[key] || raise(UnknownKeyError, "no situation #{key}")
 
       # @param test_state [String] state of a test in the catalogue
       # @return [Situation]

@@ -108,9 +108,9 @@ module Wattomneum
         # @return [Hash{Circuits::RepairUnit => Float}] of each part, the likeliest first; nil for nothing wrong
         def by_unit
           @by_unit ||= begin
-            sums = Hash.new(0.0)
-            probabilities.each_with_index { |share, index| sums[@predictions.hypotheses[index].unit] += share }
-            sums.sort_by { |_, share| -share }.to_h
+            sums = Array.new(@predictions.units.size, 0.0)
+            @predictions.unit_places.zip(probabilities) { |place, share| sums[place] += share }
+            @predictions.units.zip(sums).sort_by { |_, share| -share }.to_h
           end
         end
 

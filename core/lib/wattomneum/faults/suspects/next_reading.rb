@@ -28,6 +28,7 @@ module Wattomneum
           @convicts = convicts
           @shares = belief.probabilities
           @by_unit = belief.by_unit
+          @places = predictions.unit_places
           @live = likeliest
           @total = share(@live)
           @before = entropy(@live, @total)
@@ -67,11 +68,9 @@ module Wattomneum
           return 0.0 if indices.size == 1
 
           sums = Hash.new(0.0)
-          indices.each { |index| sums[unit_key(index)] += @shares[index] }
+          indices.each { |index| sums[@places[index]] += @shares[index] }
           Numerics::Entropy.of(sums.each_value.map { |sum| sum / total })
         end
-
-        def unit_key(index) = (@keys ||= {})[index] ||= @predictions.hypotheses[index].unit&.key || :nothing
 
         def proof(candidate)
           return 0.0 if candidate.unit.nil? || @by_unit.fetch(candidate.unit, 0.0) < SUSPECTED

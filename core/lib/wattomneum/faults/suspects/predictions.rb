@@ -31,6 +31,17 @@ module Wattomneum
         # @return [Array<Hypothesis>]
         def hypotheses = @table.hypotheses
 
+        # @return [Array<Circuits::RepairUnit, nil>] every part that is suspected, once; nil for nothing wrong
+        def units = @units ||= hypotheses.map(&:unit).uniq
+
+        # @return [Array<Integer>] for each hypothesis where its part stands among them
+        def unit_places
+          @unit_places ||= begin
+            places = units.each_with_index.to_h
+            hypotheses.map { |one| places.fetch(one.unit) }
+          end
+        end
+
         # @param from [String] node
         # @param to [String] node
         # @return [Read] of all hypotheses
@@ -80,7 +91,7 @@ module Wattomneum
           read
         end
 
-        def scaled(index, one, other, unit = 0) = self.class.scaled(@table.volt(index, one, other, unit))
+        def scaled(index, one, other, unit = 0) = Math.asinh(@table.volt(index, one, other, unit) / SCALE_VOLT)
 
         def off(index, one, other, mean)
           squares = 0.0

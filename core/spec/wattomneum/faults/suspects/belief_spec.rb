@@ -15,6 +15,8 @@ RSpec.describe Wattomneum::Faults::Suspects::Belief do
     Struct.new(:hypotheses, :reads) do
       def between(from, to) = reads.fetch([from, to])
       def of(_indices, from, to) = between(from, to)
+      def units = hypotheses.map(&:unit).uniq
+      def unit_places = hypotheses.map { |one| units.index(one.unit) }
     end.new(hypotheses, reads)
   end
 

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module ColdStart
+    # How likely a unit is not to start at dawn, by its stored threshold: nothing but sums, so that a whole fleet is one query.
+    #
+    # Formula: S = .89 - 1.25 q n; mu = T0 + g (.89 - S) - b (warmth - 1.4); P = Phi((mu - T) / sqrt(v + (g s_S)^2 + 1.3^2 + 2.2^2)).
+    class Evening
+      # What is stored of a unit: celsius, variance; degrees_per_charge, degrees_per_battery_degree, slow_celsius as Threshold has them.
+      Stored = Struct.new(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius, keyword_init: true)
+      # Charge at dawn: ratio, and how far it may be off
+      Charge = Struct.new(:ratio, :spread, keyword_init: true)
+
+      LOW_SPREAD, MORNING_SPREAD, MEASURED_SPREAD = %w[low_celsius morning_celsius measured_celsius].map { |key| Table.figure('night', key) }
+      private_constant :LOW_SPREAD, :MORNING_SPREAD, :MEASURED_SPREAD
+
+      # @param nights_parked [Numeric] since it last ran long enough to charge
+      # @param capacity_ampere_hour [Float] of the bank
+      # @param awake_ampere [Float] what stays on, measured where it was
+      # @return [Charge]
+      # @example 3 nights, 100 Ah   # => 0.854
+      def self.charge(nights_parked:, capacity_ampere_hour:, awake_ampere: Table.figure('charge', 'awake_ampere'))
+        lost = awake_ampere * 24.0 / capacity_ampere_hour * nights_parked
+        Charge.new(ratio: [Inputs.usual_charge - (Table.figure('charge', 'losses') * lost), 0.0].max,
+                   spread: Table.figure('charge', 'spread') + (Table.figure('charge', 'spread_of_lost') * lost))
+      end
+
+      # @param day_before_celsius [Float, nil] mean of the day before
+      # @param low_celsius [Float]
+      # @return [Float] degC by which batteries are warmer at dawn than on a usual night
+      def self.warmer_celsius(day_before_celsius, low_celsius)
+        return 0.0 if day_before_celsius.nil?
+
+        (Table::DATA.fetch('day_before_share') * (day_before_celsius - low_celsius)) - Table::INPUTS.dig('battery_warmer_celsius', 'value')
+      end
+
+      # @param stored [Stored]
+      # @param charge [Charge]
+      # @param warmer_celsius [Float] batteries against those of a usual night
+      def initialize(stored, charge:, warmer_celsius: 0.0)
+        @stored = stored
+        @charge = charge
+        @warmer = warmer_celsius
+        freeze
+      end
+
+      # @return [Float] threshold tonight, degC
+      def celsius
+        @stored.celsius + (@stored.degrees_per_charge * (Inputs.usual_charge - @charge.ratio)) - (@stored.degrees_per_battery_degree * @warmer)
+      end
+
+      # @param low_celsius [Float] forecast
+      # @return [Float] probability of no start
+      def chance(low_celsius) = Numerics::Normal.below((celsius - low_celsius) / spread)
+
+      # @return [Float] degC, of threshold and morning together
+      def spread = Math.sqrt(own_variance + (LOW_SPREAD**2))
+
+      # @return [Float] degC at which it would fail once in ten mornings
+      def lowest_celsius = celsius + (1.2816 * spread)
+
+      # @return [Boolean] whether its batteries may be ice at this temperature: then it is neither charged nor jumped
+      def may_freeze?(low_celsius) = low_celsius <= Batteries::StateOfCharge.freezing_celsius(charge_percent: @charge.ratio * 100.0)
+
+      # @param low_celsius [Float] as it was measured
+      # @return [Morning] what an outcome teaches
+      def morning(low_celsius) = Morning.new(@stored, mean: celsius, variance: own_variance + (MEASURED_SPREAD**2), low_celsius: low_celsius)
+
+      private
+
+      def own_variance = @stored.variance + ((@stored.degrees_per_charge * @charge.spread)**2) + (MORNING_SPREAD**2)
+    end
+  end
+end

@@ -9,7 +9,9 @@ class WinterLeague
   WINTER = Wattomneum::Practice::Winter
   FORECAST = Wattomneum::ColdStart
   # The list by which a yard goes, worst first, from what was seen in autumn.
-  RIVALS = { 'lowest cranking posts' => ->(seen, batteries) { seen.posts_volt / batteries }, 'lowest rest volts' => ->(seen, batteries) { seen.rest_volt / batteries },
+  RIVALS = { 'lowest cranking posts' => ->(seen, batteries) { seen.posts_volt / batteries }, 'lowest rest volts' => lambda { |seen, batteries|
+    seen.rest_volt / batteries
+  },
              'lowest tester share' => ->(seen, _) { seen.tester_ratio }, 'oldest' => ->(seen, _) { -seen.age_years } }.freeze
   # Said and what happened, of one unit on one morning.
   Claim = Struct.new(:chance, :failed, keyword_init: true)
@@ -32,7 +34,13 @@ class WinterLeague
     by_model = avoided_by(visits) { |evening, open| open.max_by(visits) { |unit| chance(unit, evening) } }
     { 'forecast' => by_model, 'oracle of the night' => avoided_by(visits, learns: false) { |evening, open| failing(open, evening).first(visits) },
       'random' => avoided_by(visits, learns: false) { |_, open| open.sample(visits, random: Random.new(visits)) } }
-      .merge(RIVALS.transform_values { |by| avoided_by(visits, learns: false) { |_, open| open.min_by(visits) { |unit| by.call(@seen[unit], @units[unit].batteries) } } })
+      .merge(RIVALS.transform_values do |by|
+               avoided_by(visits, learns: false) do |_, open|
+                 open.min_by(visits) do |unit|
+                   by.call(@seen[unit], @units[unit].batteries)
+                 end
+               end
+             end)
   end
 
   private
@@ -66,7 +74,8 @@ class WinterLeague
     aids = { heat_aid: hidden.heat_aid, control_unit: hidden.control_unit }
     return labelled(unit, aids) unless @tested[unit]
 
-    test = Wattomneum::Cranking::CrankTest.new(batteries_in_series: hidden.batteries, **seen.to_h.slice(:rest_volt, :posts_volt, :drop_volt, :ampere, :celsius, :speed_rpm))
+    test = Wattomneum::Cranking::CrankTest.new(batteries_in_series: hidden.batteries,
+**seen.to_h.slice(:rest_volt, :posts_volt, :drop_volt, :ampere, :celsius, :speed_rpm))
     FORECAST::Inputs.of_test(test, **aids)
   end
 
@@ -82,7 +91,9 @@ class WinterLeague
 
   def stored(unit)
     threshold = (@thresholds ||= {})[unit] ||= FORECAST::Threshold.new(inputs(unit)).then do |one|
-      FORECAST::Evening::Stored.new(**%i[celsius variance degrees_per_charge degrees_per_battery_degree slow_celsius].to_h { |key| [key, one.public_send(key)] })
+      FORECAST::Evening::Stored.new(**%i[celsius variance degrees_per_charge degrees_per_battery_degree slow_celsius].to_h do |key|
+        [key, one.public_send(key)]
+      end)
     end
     threshold.dup
   end

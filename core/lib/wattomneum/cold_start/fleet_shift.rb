@@ -59,6 +59,7 @@ module Wattomneum
         end
       end
 
+      # Mean and variance of what readings let expect, under a shift.
       def self.shifted(prior, shift) = [prior.celsius + shift.celsius, prior.variance * (shift.ratio**2)]
       private_class_method :shifted
 
@@ -85,7 +86,7 @@ module Wattomneum
       end
 
       def share(unit, shift)
-        spread = Math.sqrt((shift.ratio**2 * unit.variance) + MORNING_VARIANCE)
+        spread = Math.sqrt(((shift.ratio**2) * unit.variance) + MORNING_VARIANCE)
         started, failed = [unit.coldest_start, unit.warmest_failure].map { |air| air && ((air - unit.celsius - shift.celsius) / spread) }
         (started ? Numerics::Normal.below(started) : 1.0) - (failed ? Numerics::Normal.below(failed) : 0.0)
       end

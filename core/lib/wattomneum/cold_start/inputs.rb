@@ -53,7 +53,8 @@ module Wattomneum
         test = labelled_test(bank_ohm, cranking_ampere, batteries_in_series)
         spreads = BY_SAG.to_h { |key| [key, Input.new(value: 0.0, spread: test.sag_volt * Table::INPUTS.dig(key.to_s, 'untested_spread_ratio'))] }
         drop = Input.new(value: test.drop_volt, spread: test.drop_volt * Table.figure('untested', 'drop_spread_ratio'))
-        of_test(test, heat_aid: heat_aid, control_unit: control_unit, known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_volt, spread: 0.0), **known })
+        of_test(test, heat_aid: heat_aid, control_unit: control_unit,
+known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_volt, spread: 0.0), **known })
       end
 
       # @return [Float] charge ratio at which an untested unit is thought to have been cranked
@@ -114,8 +115,9 @@ module Wattomneum
 
         def labelled_test(bank_ohm, ampere, batteries_in_series)
           rest = batteries_in_series * Batteries::StateOfCharge.rest_voltage(charge_percent: usual_charge * 100.0)
-          Cranking::CrankTest.new(rest_volt: rest, posts_volt: rest - (ampere * bank_ohm), drop_volt: batteries_in_series * Table.figure('untested', 'drop_volt'),
-                                  celsius: Table.figure('untested', 'celsius'), batteries_in_series: batteries_in_series, ampere: ampere)
+          drop, celsius = %w[drop_volt celsius].map { |key| Table.figure('untested', key) }
+          Cranking::CrankTest.new(rest_volt: rest, posts_volt: rest - (ampere * bank_ohm), drop_volt: batteries_in_series * drop,
+                                  celsius: celsius, batteries_in_series: batteries_in_series, ampere: ampere)
         end
       end
     end

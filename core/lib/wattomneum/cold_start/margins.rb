@@ -76,7 +76,8 @@ module Wattomneum
       end
 
       def plain(values)
-        @oil_warmer, @battery_warmer, @speed_rpm, @firing_rpm, @firing_per_degree, @control_unit_volt, @torque_share, @demand_exponent, @cold_exponent =
+        @oil_warmer, @battery_warmer, @speed_rpm, @firing_rpm, @firing_per_degree, @control_unit_volt, @torque_share,
+          @demand_exponent, @cold_exponent =
           values.values_at(:oil_warmer_celsius, :battery_warmer_celsius, :speed_rpm, :firing_rpm, :firing_rpm_per_degree, :control_unit_volt,
                            :torque_speed_share, :demand_exponent, :cold_exponent)
       end

@@ -28,7 +28,7 @@ module Wattomneum
       def after(outcome)
         told = TELLING[outcome] or return @stored
         share, one, two = between(told)
-        moved(sure(share), @stored.variance * one / @spread, @stored.variance - ((@stored.variance / @spread)**2 * ((one**2) - two)))
+        moved(sure(share), @stored.variance * one / @spread, @stored.variance - (((@stored.variance / @spread)**2) * ((one**2) - two)))
       end
 
       # @param outcome [String] that tells something

@@ -12,7 +12,9 @@ module Wattomneum
       # Demand is interpolated in its logarithm: straight lines have kinks, at which the thresholds of a fleet would pile up. Beyond the coldest
       # point of the chart it is carried on, to tell apart what a forecast only calls colder than the chart.
       module LogDemand
-        POINTS = Batteries::Tables::DATA.fetch('engine_demand_percent').fetch('points').sort.map { |celsius, percent| [celsius.to_f, Math.log(percent / 100.0)] }.freeze
+        POINTS = Batteries::Tables::DATA.fetch('engine_demand_percent').fetch('points').sort.map do |celsius, percent|
+          [celsius.to_f, Math.log(percent / 100.0)]
+        end.freeze
 
         # @param celsius [Float] of the oil
         # @return [Float] cranking torque as a ratio of that at 27 degC

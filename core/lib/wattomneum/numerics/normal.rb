@@ -28,10 +28,12 @@ module Wattomneum
         share = below(upper) - below(lower)
         return [0.0, 0.0, 0.0] unless share > 1e-12
 
-        one, other = density(lower), density(upper)
+        one = density(lower)
+        other = density(upper)
         [share, (one - other) / share, (weighted(lower, one) - weighted(upper, other)) / share]
       end
 
+      # Nothing at either infinity.
       def self.weighted(z, density) = z.infinite? ? 0.0 : z * density
       private_class_method :weighted
     end

@@ -17,7 +17,8 @@ module Wattomneum
       # @return [Float] low or high where it lies outside
       # @example Root.between(0.0, 9.0) { |x| (x * x) - 2 }   # => 1.4142
       def self.between(low, high, near: 1e-5)
-        below, above = yield(low), yield(high)
+        below = yield(low)
+        above = yield(high)
         return low if below >= 0
         return high if above <= 0
 
@@ -29,10 +30,12 @@ module Wattomneum
 
           if at.negative?
             above /= 2 if last && last < middle
-            low, below = middle, at
+            low = middle
+            below = at
           else
             below /= 2 if last && last > middle
-            high, above = middle, at
+            high = middle
+            above = at
           end
           last = middle
         end

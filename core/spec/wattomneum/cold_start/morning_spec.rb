@@ -5,24 +5,26 @@ RSpec.describe Wattomneum::ColdStart::Morning do
   evening_class = Wattomneum::ColdStart::Evening
 
   def stored(celsius: -14.0, variance: 12.0)
-    Wattomneum::ColdStart::Evening::Stored.new(celsius: celsius, variance: variance, degrees_per_charge: 8.0, degrees_per_battery_degree: 0.2, slow_celsius: 2.4)
+    Wattomneum::ColdStart::Evening::Stored.new(celsius: celsius, variance: variance, degrees_per_charge: 8.0, degrees_per_battery_degree: 0.2,
+                                               slow_celsius: 2.4)
   end
 
   def evening(one, charge: 0.85, spread: 0.06)
     Wattomneum::ColdStart::Evening.new(one, charge: Wattomneum::ColdStart::Evening::Charge.new(ratio: charge, spread: spread))
   end
 
-  def on_a_grid(one, tonight, low, limits)
+  def on_a_grid(one, tonight, _low, limits)
     off = tonight.celsius - one.celsius
     noise = Math.sqrt(((8.0 * 0.06)**2) + (2.2**2) + (0.5**2))
     cells = (-500..300).map { |step| step * 0.1 }
     prior = cells.map { |cell| Math.exp(-0.5 * ((cell - one.celsius)**2) / one.variance) }
     weights = cells.zip(prior).map do |cell, weight|
-      inside = Wattomneum::Numerics::Normal.below((limits.last - cell - off) / noise) - Wattomneum::Numerics::Normal.below((limits.first - cell - off) / noise)
+      over, under = limits.map { |limit| Wattomneum::Numerics::Normal.below((limit - cell - off) / noise) }
+      inside = under - over
       weight * ((0.98 * inside) + 0.02)
     end
     mean = cells.zip(weights).sum { |cell, weight| cell * weight } / weights.sum
-    [mean, cells.zip(weights).sum { |cell, weight| (cell - mean)**2 * weight } / weights.sum]
+    [mean, cells.zip(weights).sum { |cell, weight| ((cell - mean)**2) * weight } / weights.sum]
   end
 
   [-20.0, -14.0, -9.0].each do |low|

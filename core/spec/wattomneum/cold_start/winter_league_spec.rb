@@ -30,7 +30,8 @@ RSpec.describe Wattomneum::ColdStart do
       happened = claims.count(&:failed).fdiv(claims.size)
       said = claims.sum(&:chance) / claims.size
       error = Math.sqrt([happened * (1 - happened), 1e-4].max / claims.size)
-      expect((said - happened).abs).to be <= 0.05 + (2 * error), "tenth #{tenth}: said #{said.round(3)}, happened #{happened.round(3)}, #{claims.size}"
+      expect((said - happened).abs).to be <= 0.05 + (2 * error),
+                                       "tenth #{tenth}: said #{said.round(3)}, happened #{happened.round(3)}, #{claims.size}"
     end
   end
 end

@@ -10,10 +10,10 @@ RSpec.describe Wattomneum::Numerics::Normal do
   it 'knows mean and variance of a value that lies between two limits, as a grid of thin slices has them' do
     [[-0.4, 1.3], [0.8, Float::INFINITY], [-Float::INFINITY, -1.1]].each do |lower, upper|
       step = 1e-4
-      inside = (-80_000..80_000).map { |at| (at + 0.5) * step }.select { |z| z.between?(lower, upper) }
+      inside = (-80_000..80_000).map { |at| (at + 0.5) * step }.grep(lower..upper)
       weights = inside.map { |z| Math.exp(-z * z / 2) }
       mean = inside.zip(weights).sum { |z, weight| z * weight } / weights.sum
-      variance = inside.zip(weights).sum { |z, weight| (z - mean)**2 * weight } / weights.sum
+      variance = inside.zip(weights).sum { |z, weight| ((z - mean)**2) * weight } / weights.sum
       share, one, two = described_class.between(lower, upper)
       expect(share).to be_within(1e-4).of(weights.sum * step / Math.sqrt(2 * Math::PI))
       expect([one, 1 - ((one**2) - two)]).to match([be_within(1e-4).of(mean), be_within(1e-4).of(variance)])

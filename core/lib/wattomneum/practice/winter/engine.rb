@@ -29,7 +29,8 @@ module Wattomneum
         # @yieldreturn [Float] volts at the posts
         # @return [Array(Float, Float)] ampere, and rpm: 0 where it stands
         def cranked(oil_celsius, path_ohm)
-          low, high = 1.0, 6.0 * @built.current_ampere
+          low = 1.0
+          high = 6.0 * @built.current_ampere
           STEPS.times do
             ampere = (low + high) / 2
             turning = speed(ampere, yield(ampere) - (ampere * (path_ohm + @built.own_ohm)))

@@ -25,6 +25,7 @@ module Wattomneum
           end
         end
 
+        # Box and Muller 1958.
         def self.gauss(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
         private_class_method :gauss
       end

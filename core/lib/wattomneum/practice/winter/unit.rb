@@ -67,8 +67,11 @@ module Wattomneum
         def engine(nominal)
           posts = Battery.new(count: batteries, rating_ampere: rating_ampere, health: 0.95).posts_volt(nominal, 27.0, 0.92)
           volt = posts - (batteries * 0.4)
-          Engine.new(Engine::Built.new(current_ampere: nominal, speed_rpm: 200.0 * (1 + gauss(0.1)), own_ohm: volt / nominal * @random.rand(0.17..0.33),
-                                       magnets: @random.rand < 0.35, oil_slope: 0.0275 * (1 + gauss(0.1)), drag_share: @random.rand(0.15..0.4)), volt)
+          built = Engine::Built.new(
+            current_ampere: nominal, speed_rpm: 200.0 * (1 + gauss(0.1)), own_ohm: volt / nominal * @random.rand(0.17..0.33),
+            magnets: @random.rand < 0.35, oil_slope: 0.0275 * (1 + gauss(0.1)), drag_share: @random.rand(0.15..0.4)
+          )
+          Engine.new(built, volt)
         end
 
         def firing

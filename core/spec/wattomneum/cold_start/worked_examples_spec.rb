@@ -12,7 +12,8 @@ RSpec.describe Wattomneum::ColdStart do
   units = {
     'twelve' => { test: { rest_volt: 12.55, posts_volt: 10.60, drop_volt: 0.40, celsius: 10.0, batteries_in_series: 1, ampere: 620.0,
                           speed_rpm: 190.0 },
-                  low: -15.0, charge: 0.80, speed: 120.14, posts: 8.8835, margins: [1.3275, 1.0967], threshold: -20.86, spread: 1.99, charge_slope: 8.7,
+                  low: -15.0, charge: 0.80, speed: 120.14, posts: 8.8835, margins: [1.3275, 1.0967], threshold: -20.86, spread: 1.99,
+                  charge_slope: 8.7,
                   total: 3.270, chance: 0.0366, charged: 1.03, heated: 11.98, mended: { 0.8542 => 1.16, 0.8200 => 1.43 },
                   after: { 'failed' => [-19.14, 2.31], 'slow' => [-19.32, 1.92], 'started' => [-21.06, 1.88] } },
     'twenty-four' => { test: { rest_volt: 25.20, posts_volt: 21.20, drop_volt: 0.60, celsius: 8.0, batteries_in_series: 2, ampere: 320.0,

@@ -17,9 +17,13 @@ module Wattomneum
       # @return [Array<Consumer>]
       def of(part) = (@of ||= {})[part.id] ||= inside_of(part).freeze
 
-      # @param part [Part]
+      # @param part [Part, nil] nil for a whole loop, which is no consumer
       # @return [Array<Consumer>] the ones that have to be right for it to work: of a control unit every supply and every ground once
-      def needed(part) = (@needed ||= {})[part.id] ||= (part.is_a?(Parts::ControlUnit) ? pinwise(part) : of(part)).freeze
+      def needed(part)
+        return [] if part.nil?
+
+        (@needed ||= {})[part.id] ||= (part.is_a?(Parts::ControlUnit) ? pinwise(part) : of(part)).freeze
+      end
 
       # @param one [String] node
       # @param other [String] node

@@ -18,12 +18,17 @@ module Wattomneum
         # @return [Boolean]
         attr_reader :control_unit, :heat_aid
 
+        # What is known of a unit that is not wholly made up; nil for what is.
+        Known = Struct.new(:batteries, :rating_ampere, :health, :control_unit, :heat_aid, keyword_init: true)
+
         # @param random [Random]
-        def initialize(random)
+        # @param known [Known]
+        def initialize(random, known: Known.new)
           @random = random
-          @batteries = random.rand(2) + 1
-          @control_unit = random.rand < 0.6
-          @heat_aid = random.rand < 0.7
+          @known = known
+          made_up = [random.rand(2) + 1, random.rand < 0.6, random.rand < 0.7]
+          @batteries, @control_unit, @heat_aid =
+            %i[batteries control_unit heat_aid].zip(made_up).map { |key, other| known[key].nil? ? other : known[key] }
           @age = random.rand(0.0..7.0)
           build
         end
@@ -54,8 +59,9 @@ module Wattomneum
         private
 
         def build
-          @rating_ampere = pick([640.0, 760.0, 850.0, 950.0])
-          health = (1.03 - (0.045 * @age) + gauss(0.09)).clamp(0.35, 1.1)
+          made_up = pick([640.0, 760.0, 850.0, 950.0])
+          @rating_ampere = @known.rating_ampere || made_up
+          health = @known.health || (1.03 - (0.045 * @age) + gauss(0.09)).clamp(0.35, 1.1)
           @bank = Battery.new(count: batteries, rating_ampere: rating_ampere, health: health, cold_share: 1 + gauss(0.12))
           @charge = (0.9 + gauss(0.04)).clamp(0.6, 1.0)
           nominal = rating_ampere * @random.rand(0.22..0.34) / Math.sqrt(batteries)

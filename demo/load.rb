@@ -4,6 +4,7 @@
 require 'yaml'
 require_relative '../server/boot'
 require_relative 'history'
+require_relative 'winter'
 
 module Demo
   PASSWORD = 'skarrow-fell'
@@ -29,7 +30,8 @@ module Demo
         MODELS::Sheet.bring_in_shipped
         people = load_people
         yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
-        @plan['units'].each_with_index { |row, index| load_unit(row, yards, people, SEED + index) }
+        units = @plan['units'].each_with_index.to_h { |row, index| [load_unit(row, yards, people, SEED + index), row] }
+        Winter.new(cranked(units), by: people.fetch('electrician'), seed: SEED, now: Time.now.utc).write
       end
       self
     end
@@ -47,12 +49,23 @@ module Demo
       unit = MODELS::Unit.establish(
         id: id, number: row['number'], name: row['name'], kind: row['kind'], yard_id: yards.fetch(row['yard']), system_volt: volt,
         arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
-        alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true)
+        alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true),
+        heat_aid: row.fetch('heat_aid', true), control_unit: %w[truck bus].include?(row['kind'])
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])
       History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people,
                   seed: seed, now: @now).write
+      unit
+    end
+
+    # Those with a starter, by label and health.
+    def cranked(units)
+      units.select { |unit, row| unit.usual_cranking_current_ampere && row['battery'] }.to_h do |unit, row|
+        ampere, standard = row['battery']
+        health = @plan['stories'].fetch(row['story']).fetch('health', History::END_HEALTH)
+        [unit, { rating: Wattomneum::Batteries::Rating.new(ampere: ampere.to_f, standard: standard), health: health }]
+      end
     end
 
     def fit_sheets(unit, keys)

@@ -8,6 +8,7 @@ module Server
       report_fault: %w[electrician lead driver],
       take_reading: %w[electrician lead],
       work_on_job: %w[electrician lead],
+      say_morning: %w[electrician lead driver],
       edit_units: %w[electrician lead],
       edit_batteries: %w[electrician lead],
       edit_circuits: %w[electrician lead],

@@ -23,6 +23,8 @@ module Server
         optional(:neutral_interlock).value(:bool)
         optional(:grounding).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::GROUNDINGS)
         optional(:has_equaliser).value(:bool)
+        optional(:heat_aid).value(:bool)
+        optional(:control_unit).value(:bool)
       end
 
       json(FIELDS) do

@@ -12,7 +12,7 @@ module Server
       one_to_many :jobs, class: 'Server::Models::Job'
 
       EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
-                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser].freeze
+                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser heat_aid control_unit].freeze
       NUMBER_TAKEN = 'this number is taken'
 
       dataset_module do
@@ -33,7 +33,7 @@ module Server
         # @return [Unit]
         def establish(input)
           electrical_system(input)
-          in_number_guard { create(input) }
+          in_number_guard { create(input) }.tap { |unit| StartThreshold.work_out(unit) }
         end
 
         # Two units with one number: the database decides, the answer is a sentence.
@@ -72,7 +72,7 @@ module Server
         self.class.electrical_system(input)
         refuse_stale!(input[:lock_version])
         self.class.in_number_guard { update(input.except(:lock_version)) }
-        self
+        foreseen
       end
 
       # @return [Unit]
@@ -104,7 +104,7 @@ module Server
 
         battery = input[:battery_id] ? from_the_shelf(input[:battery_id]) : Battery.establish(input[:battery], on: at.to_date)
         Fitting.place(unit_id: id, battery_id: battery.id, position: input[:position], at: at)
-        self
+        foreseen
       end
 
       # @return [Unit]
@@ -114,10 +114,13 @@ module Server
         raise Refusals::NotFound, "Position #{position} is empty already" if fitting.nil?
 
         fitting.end_at(at)
-        self
+        foreseen
       end
 
       private
+
+      # What it will do on a cold morning, after something about it changed.
+      def foreseen = tap { |unit| StartThreshold.work_out(unit) }
 
       def from_the_shelf(battery_id)
         Battery.for_update.first(id: battery_id) ||

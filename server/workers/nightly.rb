@@ -2,7 +2,8 @@
 
 module Server
   module Workers
-    # Once a night: what nobody can need any more is thrown out. Plans its own next run; however many workers there are, it is planned once.
+    # Once a night: what nobody can need any more is thrown out, and what the mornings of the fleet say of its forecasts is worked out.
+    # Plans its own next run; however many workers there are, it is planned once.
     class Nightly < Que::Job
       HOUR_UTC = 2
       TURN = 'wattomneum.nightly'
@@ -27,6 +28,7 @@ module Server
 
       def run
         Queries::Leftovers.new(now: Time.now.utc).throw_out
+        Models::FleetShift.work_out
         self.class.plan
       end
     end

@@ -5,6 +5,9 @@ module Server
     class Job < Sequel::Model(:job)
       # Readings of a job: taken, corrected by another, withdrawn; never changed.
       module Measuring
+        # States in which something is read that says how a unit starts in the cold.
+        FORETELLING = %w[cranking stopped off].freeze
+
         # @param input [Hash] of Contracts::NewReading
         # @return [Queries::JobRecord] the job as it was judged with it
         def take_reading(input, by:, now:)
@@ -35,6 +38,7 @@ module Server
 
           standing_reading!(reading_id)
           Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
+          foresee
           Queries::JobRecord.new(self).tap { |record| Judgement.keep_changed(record) }
         end
 
@@ -46,6 +50,9 @@ module Server
           raise Refusals::InvalidInput.new('Nothing was mended in this job that could be undone: take it as an ordinary reading',
                                            fields: { 'conditions' => ['no repair to undo'] })
         end
+
+        # What this unit will do on a cold morning.
+        def foresee = StartThreshold.work_out(Unit.with_pk!(unit_id))
 
         def core_system = Unit.with_pk!(unit_id).core_system
 
@@ -75,6 +82,7 @@ module Server
         end
 
         def judged(readings)
+          foresee if FORETELLING & readings.map(&:state) != []
           record = Queries::JobRecord.new(self)
           record.suspects.order
           readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) }

@@ -15,6 +15,7 @@ module Server
           input.fetch(:disturbed, []).reject(&:empty?).each do |what|
             Disturbance.create(id: SecureRandom.uuid, job_id: id, repair_id: repair.id, what: what)
           end
+          StartThreshold.work_out(Unit.with_pk!(unit_id))
           self
         end
 

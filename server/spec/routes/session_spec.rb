@@ -27,7 +27,7 @@ RSpec.describe Server::Routes::Session do
 
   it 'says who is signed in and what they may do' do
     sign_in_as('driver')
-    expect(read('/api/session')).to include('role' => 'driver', 'may' => contain_exactly('read', 'report_fault'))
+    expect(read('/api/session')).to include('role' => 'driver', 'may' => contain_exactly('read', 'report_fault', 'say_morning'))
   end
 
   it 'gives its cookie when somebody signs in, and in no other reply' do

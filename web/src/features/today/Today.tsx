@@ -5,6 +5,7 @@ import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { today } from '../../shared/api/today'
 import { NothingDown } from './NothingDown'
+import { Tonight } from './Tonight'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
@@ -62,6 +63,7 @@ export function Today() {
             <p className="pb-6 text-quiet">
               {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
             </p>
+            <Tonight />
             {data.lines.length === 0 && <NothingDown />}
             {GROUPS.map(({ kind, title }) => {
               const lines = data.lines.filter((line) => line.kind === kind)

@@ -10,6 +10,7 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
 import { bringBack, retire, unitSheet } from '../../shared/api/units'
 import { Batteries } from './Batteries'
+import { ColdStart } from './ColdStart'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -147,6 +148,7 @@ export function UnitSheetPage() {
                     </span>
                   </Link>
                 ))}
+                <ColdStart sheet={sheet} />
                 <Batteries sheet={sheet} />
                 <Circuits sheet={sheet} />
               </div>

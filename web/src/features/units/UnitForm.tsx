@@ -173,6 +173,12 @@ export function UnitForm({
             <input type="checkbox" {...form.register('has_equaliser')} /> Equaliser on the middle of the pair
           </label>
         )}
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('heat_aid')} /> Glow plugs or a heater flange
+        </label>
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('control_unit')} /> A control unit has to stay awake for it to start
+        </label>
       </fieldset>
       <div className="flex flex-col gap-4 desk:col-span-2">
         {theirs ? (

@@ -20,6 +20,8 @@ export interface UnitFields {
   neutral_interlock: boolean
   grounding: Grounding
   has_equaliser: boolean
+  heat_aid: boolean
+  control_unit: boolean
 }
 
 /** A unit as the server keeps it, of which the form shows part. */
@@ -40,6 +42,8 @@ type Stored = Pick<
   | 'neutral_interlock'
   | 'grounding'
   | 'has_equaliser'
+  | 'heat_aid'
+  | 'control_unit'
 >
 
 export const emptyUnit: UnitFields = {
@@ -56,6 +60,8 @@ export const emptyUnit: UnitFields = {
   neutral_interlock: false,
   grounding: 'negative',
   has_equaliser: false,
+  heat_aid: true,
+  control_unit: false,
 }
 
 export const fromSheet = (sheet: Stored): UnitFields => ({
@@ -72,6 +78,8 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   neutral_interlock: sheet.neutral_interlock,
   grounding: sheet.grounding,
   has_equaliser: sheet.has_equaliser,
+  heat_aid: sheet.heat_aid,
+  control_unit: sheet.control_unit,
 })
 
 export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
@@ -103,6 +111,8 @@ const LABELS: Record<keyof UnitFields, string> = {
   neutral_interlock: 'Neutral switch in the start relay’s coil',
   grounding: 'Ground',
   has_equaliser: 'Equaliser',
+  heat_aid: 'Glow plugs or heater flange',
+  control_unit: 'Control unit awake to start',
 }
 const FIELDS = Object.keys(LABELS) as (keyof UnitFields)[]
 

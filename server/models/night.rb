@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # The night before a dawn in one yard: its low as it was forecast or typed, and as it was measured. What somebody typed wins.
+    class Night < Sequel::Model(:night)
+      unrestrict_primary_key
+      many_to_one :yard, class: 'Server::Models::Yard'
+      CORE = Wattomneum
+
+      class << self
+        # From noon on it is the next dawn that people think of.
+        #
+        # @param now [Time]
+        # @return [Hash{String => Date}] the coming dawn, or this morning's, of each yard by id
+        def dawns(now) = Yard.days(now + (12 * 3600))
+
+        # @param yard [Yard]
+        # @param input [Hash] of Contracts::NightFields
+        # @return [Night]
+        def say(yard, input)
+          typed = { source: 'typed', said_at: Time.now.utc, **input.slice(:low_celsius, :day_before_celsius, :measured_celsius) }
+          low = typed[:low_celsius] || first(yard_id: yard.id, dawn: input[:dawn])&.low_celsius || typed[:measured_celsius]
+          raise Refusals::InvalidInput.new('Please look at: low celsius', fields: { 'low_celsius' => ['say how cold it gets'] }) if low.nil?
+
+          keep(yard, input[:dawn], { **typed, low_celsius: low })
+        end
+
+        # @param stored [CORE::ColdStart::Evening::Stored]
+        # @param capacity_ampere_hour [Float]
+        # @param low_celsius [Float]
+        # @param day_before_celsius [Float, nil]
+        # @return [CORE::ColdStart::Evening] of a unit that ran the day before
+        def evening(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:)
+          charge = CORE::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: capacity_ampere_hour)
+          CORE::ColdStart::Evening.new(stored, charge: charge,
+                                               warmer_celsius: CORE::ColdStart::Evening.warmer_celsius(day_before_celsius, low_celsius))
+        end
+
+        private
+
+        def keep(yard, dawn, row)
+          dataset.insert_conflict(target: %i[yard_id dawn], update: row).insert(yard_id: yard.id, dawn: dawn, **row)
+          first(yard_id: yard.id, dawn: dawn).tap(&:tell_mornings)
+        end
+      end
+
+      # @return [Float] degC, measured where it was
+      def at_dawn = measured_celsius || low_celsius
+
+      # @param row [StartThreshold]
+      # @return [CORE::ColdStart::Evening]
+      def evening(row)
+        self.class.evening(row.stored, capacity_ampere_hour: row.capacity_ampere_hour, low_celsius: low_celsius,
+day_before_celsius: day_before_celsius)
+      end
+
+      # What was said of this morning before anybody said how cold it was.
+      def tell_mornings
+        told = Morning.where(dawn: dawn, unit_id: Unit.where(yard_id: yard_id).select(:id))
+        other = Sequel.lit('(low_celsius, day_before_celsius) is distinct from (?::float8, ?::float8)', at_dawn, day_before_celsius)
+        changed = told.where(other).select_map(:unit_id)
+        return if changed.empty?
+
+        told.update(low_celsius: at_dawn, day_before_celsius: day_before_celsius)
+        Unit.where(id: changed).each { |unit| StartThreshold.work_out(unit) }
+      end
+    end
+  end
+end

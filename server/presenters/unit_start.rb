@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A unit on a cold morning: from which temperature on, what limits it, what to measure, what would help.
+    class UnitStart
+      CORE = Wattomneum
+
+      def self.call(query) = new(query).call
+
+      # @param query [Queries::UnitStart]
+      def initialize(query)
+        @query = query
+      end
+
+      def call
+        { forecast: @query.row && forecast, today: @query.today.iso8601, outcome: @query.mornings.find { |one| one.dawn == @query.today }&.outcome,
+          mornings: @query.mornings.map { |one| morning(one) } }
+      end
+
+      private
+
+      def row = @query.row
+      def evening = @query.evening
+      def low = @query.night&.low_celsius
+
+      def forecast
+        { verdict: verdict, even_odds: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
+          limited_by: Tonight.limited_by(row.limited_by), tested: row.tested, read_at: row.read_at&.iso8601, told: row.mornings,
+          low_celsius: low, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
+          cautions: low && evening.may_freeze?(low) ? cautions(%w[frozen_battery]) : [],
+          measure: measure, remedies: @query.remedies.map { |one| remedy(one) } }
+      end
+
+      def verdict
+        return row.tested ? 'sound' : 'unproven' if low.nil?
+
+        Tonight.verdict(evening.chance(low), tested: row.tested)
+      end
+
+      def measure
+        row.narrowing.map do |key, degrees|
+          { words: CORE::ColdStart::Table::INPUTS.dig(key, 'measure'), degrees: degrees.round(1) }
+        end
+      end
+
+      # The same night with the threshold so much lower.
+      def remedy(one)
+        { key: one.key, words: one.words, degrees: one.degrees.round(1), minutes: one.minutes,
+          chance_words: low && Tonight.spoken_chance(evening.chance(low + one.degrees)),
+          cautions: cautions(one.cautions) }
+      end
+
+      # With what this kind of unit adds to them.
+      def cautions(ids)
+        CORE::Safety::Cautions.on(CORE::Safety::Cautions.fetch_all(ids), @query.unit.core_system).map(&:text)
+      end
+
+      def morning(one)
+        { dawn: one.dawn.iso8601, outcome: one.outcome, low_celsius: one.low_celsius, chance_words: one.chance && Tonight.spoken_chance(one.chance) }
+      end
+    end
+  end
+end

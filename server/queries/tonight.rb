@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # The coming night: how cold it gets in each yard, and which units are least likely to start. Rows that are worked out already, held against
+    # a temperature: a new temperature for a whole fleet is one query.
+    class Tonight
+      # Lines that are shown; one likelier than this is named.
+      MOST_LINES = 40
+      NAMED = 0.5
+      LEAST = 0.03
+      RECORD_DAYS = 60
+      # nights: by yard id; lines: the least likely to start first; others: how many more there are; outcomes: of that dawn, by unit id
+      Result = Struct.new(:yards, :dawns, :nights, :lines, :others, :untested, :outcomes, :record, keyword_init: true)
+      Line = Struct.new(:row, :evening, :chance, keyword_init: true)
+      # Of mornings that were entered: named with over half and failed; failed, and on that list
+      Record = Struct.new(:named, :named_failed, :failed, keyword_init: true)
+
+      # @param now [Time]
+      def initialize(now:)
+        @now = now
+      end
+
+      # @return [Result]
+      def call
+        lines = rows.filter_map { |row| line(row) }
+        shown = lines.select { |one| one.chance >= LEAST }.max_by(MOST_LINES, &:chance)
+        Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, nights: nights, lines: shown, others: lines.size - shown.size,
+                   untested: rows.count { |row| !row[:tested] }, outcomes: outcomes(shown), record: record)
+      end
+
+      private
+
+      def dawns = @dawns ||= Models::Night.dawns(@now)
+
+      # SQL: select * from night where (yard_id, dawn) in (...)
+      def nights
+        @nights ||= dawns.empty? ? {} : Models::Night.where(%i[yard_id dawn] => dawns.to_a).to_h { |night| [night.yard_id, night] }
+      end
+
+      # Those that are down with a start that fails are on the list of what is down.
+      #
+      # SQL: select start_threshold.*, number, name, yard_id, yard.name, time_zone from start_threshold join unit, yard where retired_at is null
+      #      and unit_id not in (select unit_id from job join job_symptom where state = 'open' and work = 'starting')
+      def rows
+        down = DB[:job].join(:job_symptom, job_id: :id).where(state: 'open', work: 'starting').select(:unit_id)
+        @rows ||= DB[:start_threshold].exclude(unit_id: down).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
+                                      .where(Sequel[:unit][:retired_at] => nil).select_all(:start_threshold)
+                                      .select_append(Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:unit][:yard_id],
+                                                     Sequel[:yard][:name].as(:yard), Sequel[:yard][:time_zone]).all
+      end
+
+      def line(row)
+        night = nights[row[:yard_id]] or return
+        stored = Wattomneum::ColdStart::Evening::Stored.new(
+          **row.slice(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius)
+        )
+        evening = Models::Night.evening(stored, capacity_ampere_hour: row[:capacity_ampere_hour], low_celsius: night.low_celsius,
+                                                day_before_celsius: night.day_before_celsius)
+        Line.new(row: row, evening: evening, chance: evening.chance(night.low_celsius))
+      end
+
+      def outcomes(lines)
+        ids = lines.map { |one| one.row[:unit_id] }
+        Models::Morning.where(unit_id: ids, dawn: dawns.values.uniq).select_map(%i[unit_id dawn outcome])
+                       .to_h { |unit_id, dawn, outcome| [[unit_id, dawn], outcome] }
+      end
+
+      # SQL: select count(*) filter (where chance > 0.5), ... from morning where dawn > ? and chance is not null and outcome in (...)
+      def record
+        told = Models::Morning.where { dawn > Date.today - RECORD_DAYS }.exclude(chance: nil)
+                              .where(outcome: Wattomneum::ColdStart::Morning::TELLING.keys)
+        failed = { outcome: %w[failed jumped] }
+        named = Sequel[:chance] > NAMED
+        Record.new(named: told.where(named).count, named_failed: told.where(named).where(failed).count, failed: told.where(failed).count)
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # What one unit will do on a cold morning, what would help, and how its last mornings were.
+    class UnitStart
+      CORE = Wattomneum
+      LAST = 14
+      attr_reader :unit
+
+      # @param unit [Models::Unit]
+      # @param now [Time]
+      def initialize(unit, now:)
+        @unit = unit
+        @now = now
+      end
+
+      # @return [Models::StartThreshold, nil] nil where nothing can be forecast
+      def row = @row ||= Models::StartThreshold[unit.id]
+
+      # @return [Models::Night, nil] the coming one
+      def night = @night ||= Models::Night.first(yard_id: unit.yard_id, dawn: Models::Night.dawns(@now).fetch(unit.yard_id))
+
+      # @return [Date] by the clock of its yard
+      def today = @today ||= Models::Yard.day_of(@now, unit.yard.time_zone)
+
+      # @return [CORE::ColdStart::Evening] of the coming night; of a usual one where nobody said how cold it gets
+      def evening
+        @evening ||= Models::Night.evening(row.stored, capacity_ampere_hour: row.capacity_ampere_hour, low_celsius: night&.low_celsius || 0.0,
+                                                       day_before_celsius: night&.day_before_celsius)
+      end
+
+      # @return [Array<CORE::ColdStart::Remedies::Remedy>]
+      def remedies
+        inputs = StartInputs.new(unit)
+        found = inputs.call or return []
+        charge = CORE::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: row.capacity_ampere_hour)
+        CORE::ColdStart::Remedies.new(found.inputs, charge: charge, bank: inputs.bank.parts(found.inputs.value(:test_celsius)),
+                                                    sound_drop_volt: found.drop_volt && sound_drop(inputs.system)).all
+      end
+
+      # @return [Array<Models::Morning>] the newest first
+      def mornings = @mornings ||= Models::Morning.where(unit_id: unit.id).order(Sequel.desc(:dawn)).limit(LAST).all
+
+      private
+
+      # Clean joints lose about half of what is allowed.
+      def sound_drop(system)
+        limits = FleetRules.new.limits
+        allowed = %w[drop.positive_cranking drop.ground_cranking].sum { |id| system.limit(id, limits: limits).value }
+        allowed * CORE::ColdStart::Remedies::ROWS.dig('joints', 'left_of_limit')
+      end
+    end
+  end
+end

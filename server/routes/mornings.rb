@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # The coming night, how cold it gets in a yard, and how units started at dawn.
+    class Mornings < Base
+      get '/api/tonight' do
+        allow!(:read)
+        polled(tonight)
+      end
+
+      get '/api/units/:id/start' do
+        allow!(:read)
+        json(Presenters::UnitStart.call(Queries::UnitStart.new(find!(Models::Unit.dataset, id_param, 'unit'), now: Time.now.utc)))
+      end
+
+      put '/api/yards/:id/night' do
+        allow!(:say_morning)
+        once(200, :tonight) do
+          Models::Night.say(find!(Models::Yard.dataset, id_param, 'yard'), contract!(Contracts::NightFields))
+          nil
+        end
+      end
+
+      post '/api/mornings' do
+        allow!(:say_morning)
+        once(201, :tonight) do
+          said = contract!(Contracts::NewMornings)
+          Models::Morning.enter(said[:entries], dawn: said[:dawn], by: person)
+          nil
+        end
+      end
+
+      private
+
+      def tonight = Presenters::Tonight.call(Queries::Tonight.new(now: Time.now.utc).call)
+    end
+  end
+end

@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+# The evening list, a typed temperature, the morning's tap.
+RSpec.describe Server::Routes::Mornings do
+  def tonight = read('/api/tonight')
+  def night = tonight['nights'].find { |one| one['yard_id'] == yard.id }
+  def line(unit) = tonight['lines'].find { |one| one['unit_id'] == unit.id }
+  def threshold(unit) = Server::Models::StartThreshold[unit.id]
+  def say_night(**fields) = write(:put, "/api/yards/#{yard.id}/night", { dawn: night['dawn'], **fields })
+
+  def say_morning(unit, outcome, dawn: Date.today.iso8601)
+    write(:post, '/api/mornings', { dawn: dawn, entries: [{ unit_id: unit.id, outcome: outcome }] })
+  end
+
+  # A healthy pair cranked at 10 degC, as docs/cold-start.md has it.
+  def crank_test(unit, posts: '10.6')
+    job = open_job(unit)
+    take(job['id'], 'posts_rest', '12.55')
+    take(job['id'], 'cranking_behaviour', 'normal')
+    take(job['id'], 'posts_cranking', posts,
+         conditions: { 'value_confirmed' => 'yes', 'battery_temperature_celsius' => 10, 'engine_meanwhile' => 'cranks' })
+    take(job['id'], 'positive_drop', '0.25')
+    take(job['id'], 'ground_drop', '0.15')
+  end
+
+  before { sign_in_as('electrician') }
+
+  it 'asks how cold it gets, and lists who is least likely to start once that is typed' do
+    weak = a_unit
+    strong = a_unit(usual_cranking_current_ampere: 400.0)
+    expect([night['low_celsius'], line(weak), line(strong)]).to eq([nil, nil, nil])
+    say_night(low_celsius: -22.0)
+    expect([status, night['low_celsius'], night['source']]).to eq([200, -22.0, 'typed'])
+    expect(line(weak)['chance']).to be > line(strong)['chance']
+    expect(line(weak)).to include('verdict' => 'act', 'tested' => false).and include('words' => a_string_including('measure first'))
+    others = tonight['others']
+    say_night(low_celsius: 12.0)
+    expect([line(weak), line(strong), tonight['others']]).to eq([nil, nil, others + 2])
+  end
+
+  it 'counts from a crank test as soon as it is read, and no longer once what was read was mended or a battery came in' do
+    unit = a_unit(control_unit: true)
+    before = threshold(unit)
+    crank_test(unit)
+    after = threshold(unit)
+    expect([before.tested, after.tested]).to eq([false, true])
+    # Worked by hand with its speed known; here that is the usual one: within a band of it.
+    expect(after.celsius).to be_within(3.0).of(-21.2)
+    expect(after.variance).to be < before.variance
+    fit = { position: 'A',
+battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded', rating_ampere: 800.0, rating_standard: 'SAE' } }
+    write(:post, "/api/units/#{unit.id}/fittings/A/take-off")
+    write(:post, "/api/units/#{unit.id}/fittings", fit)
+    expect([status, threshold(unit).tested]).to eq([201, false])
+  end
+
+  it 'does not take what never turned for a crank test' do
+    unit = a_unit
+    job = open_job(unit)
+    take(job['id'], 'posts_rest', '12.55')
+    take(job['id'], 'cranking_behaviour', 'click')
+    take(job['id'], 'posts_cranking', '12.1', conditions: { 'value_confirmed' => 'yes', 'engine_meanwhile' => 'does not turn' })
+    expect(threshold(unit).tested).to be(false)
+  end
+
+  it 'is moved by how units started, keeps what was forecast beside it, and takes the last word of a morning' do
+    unit = a_unit
+    crank_test(unit)
+    Server::Models::Night.say(yard, { dawn: Date.today, low_celsius: -12.0 })
+    start = threshold(unit).celsius
+    say_morning(unit, 'failed')
+    expect([status, threshold(unit).mornings]).to eq([201, 1])
+    failed = threshold(unit).celsius
+    expect(failed).to be > start
+    kept = Server::Models::Morning.first(unit_id: unit.id)
+    expect(kept).to have_attributes(outcome: 'failed', low_celsius: -12.0, person_id: be_positive)
+    expect(kept.chance).to be_between(0, 1)
+    say_morning(unit, 'started')
+    expect([Server::Models::Morning.where(unit_id: unit.id).count, threshold(unit).celsius < start]).to eq([1, true])
+    say_morning(unit, 'helped')
+    expect(threshold(unit).celsius).to be_within(1e-9).of(start)
+  end
+
+  it 'learns from a morning that was told before anybody said how cold it was, and from the low as it was measured' do
+    unit = a_unit
+    say_morning(unit, 'failed')
+    untold = threshold(unit).celsius
+    Server::Models::Night.say(yard, { dawn: Date.today, low_celsius: -12.0 })
+    forecast = threshold(unit).celsius
+    Server::Models::Night.say(yard, { dawn: Date.today, measured_celsius: -9.0 })
+    expect([forecast > untold, threshold(unit).celsius > forecast]).to eq([true, true])
+    expect(Server::Models::Morning.first(unit_id: unit.id).low_celsius).to eq(-9.0)
+  end
+
+  it 'enters a whole yard in one pass, once however often it is sent' do
+    units = Array.new(3) { a_unit }
+    Server::Models::Night.say(yard, { dawn: Date.today, low_celsius: -5.0 })
+    body = { dawn: Date.today.iso8601, entries: units.map { |unit| { unit_id: unit.id, outcome: 'started' } } }
+    id = SecureRandom.uuid
+    2.times { write(:post, '/api/mornings', body, request_id: id) }
+    expect([status, Server::Models::Morning.where(unit_id: units.map(&:id)).count]).to eq([201, 3])
+  end
+
+  it 'says how good the list has been, and that it is young' do
+    unit = a_unit
+    Server::Models::Night.say(yard, { dawn: Date.today, low_celsius: -30.0 })
+    say_morning(unit, 'failed')
+    expect(tonight['record']).to include('young' => true, 'failed' => be >= 1, 'named_failed' => be >= 1)
+  end
+
+  it 'refuses a morning that is yet to come, temperatures that are none, a unit named twice, an unknown one, and a reader' do
+    unit = a_unit
+    say_morning(unit, 'started', dawn: (Date.today + 3).iso8601)
+    expect([status, error['fields'].keys]).to eq([422, ['dawn']])
+    [{ low_celsius: -80 }, { low_celsius: 'cold' }, { low_celsius: 1e9 }, {}].each do |wrong|
+      say_night(**wrong)
+      expect([status, error['fields'].keys]).to eq([422, ['low_celsius']]), wrong.to_s
+    end
+    write(:post, '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: unit.id, outcome: 'started' }] * 2 })
+    expect(status).to eq(422)
+    write(:post, '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: SecureRandom.uuid, outcome: 'started' }] })
+    expect([status, error['fields'].keys]).to eq([422, ['entries']])
+    write(:post, '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: unit.id, outcome: 'perhaps' }] })
+    expect(status).to eq(422)
+    sign_in_as('reader')
+    say_night(low_celsius: -3.0)
+    expect(status).to eq(403)
+  end
+
+  it 'works every unit out anew to the same row' do
+    units = [a_unit, a_unit(battery_count: 1, arrangement: 'single')]
+    crank_test(units.first)
+    rows = units.map { |unit| threshold(unit).values.except(:worked_out_at) }
+    Server::Models::StartThreshold.where(unit_id: units.map(&:id)).delete
+    expect(Server::Models::StartThreshold.work_out_all).to be >= 2
+    expect(units.map { |unit| threshold(unit).values.except(:worked_out_at) }).to eq(rows)
+  end
+end

@@ -1,0 +1,68 @@
+import { useId } from 'react'
+import { sayNight, type Night, type Tonight } from '../../shared/api/tonight'
+import { numberFrom } from '../../shared/quantities/numberFrom'
+import { spokenTime } from '../../shared/quantities/when'
+import { useMay } from '../../shared/session/session'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWrite } from '../../shared/writes/useWrite'
+
+const SOURCES: Record<string, string> = { typed: 'typed', weather: 'weather' }
+
+function Told({ night }: { night: Night }) {
+  if (night.low_celsius === null) return <span className="text-quiet">not said yet</span>
+  return (
+    <span className="text-quiet">
+      {SOURCES[night.source ?? '']} {night.said_at && spokenTime(night.said_at, night.time_zone)}
+    </span>
+  )
+}
+
+/** How cold it gets in one yard: what somebody types wins over the weather. */
+export function NightField({ night }: { night: Night }) {
+  const id = useId()
+  const may = useMay()('say_morning')
+  const shown = night.low_celsius === null ? '' : String(night.low_celsius).replace('-', '−')
+  const say = useWrite<{ low: string }, Tonight>({
+    name: `night:${night.yard_id}:${night.dawn}`,
+    empty: { low: shown },
+  })
+  const submit = () => {
+    const low = numberFrom(say.value.low.replace('−', '-'))
+    if (low !== null && say.isDrafted) void say.write(() => sayNight(night, { low_celsius: low as number }))
+  }
+  return (
+    <form
+      className="flex flex-col gap-1"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit()
+      }}
+    >
+      <label htmlFor={id} className="font-label font-bold">
+        {night.yard}
+      </label>
+      <span className="flex items-baseline gap-2">
+        <input
+          id={id}
+          className="w-24 text-right font-figures text-lead"
+          inputMode="text"
+          autoComplete="off"
+          disabled={!may || say.isPending}
+          placeholder="low"
+          value={say.value.low}
+          onChange={(event) => {
+            say.change({ low: event.target.value })
+          }}
+          onBlur={submit}
+          aria-describedby={`${id}-told`}
+        />
+        <span>°C</span>
+      </span>
+      <span id={`${id}-told`}>
+        <Told night={night} />
+      </span>
+      <ErrorNote error={say.error} />
+    </form>
+  )
+}

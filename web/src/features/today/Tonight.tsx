@@ -1,0 +1,95 @@
+import { useQuery } from '@tanstack/react-query'
+import { sayMornings, tonight, type Tonight as Told } from '../../shared/api/tonight'
+import { Shown } from '../../shared/page/Shown'
+import { spokenDate } from '../../shared/quantities/when'
+import { useMay } from '../../shared/session/session'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWrite } from '../../shared/writes/useWrite'
+import { NightField } from './NightField'
+import { StartRow } from './StartRow'
+
+const NOTHING = {}
+
+/** How good the list has been; it says so when it is young. */
+function Earned({ record }: { record: Told['record'] }) {
+  if (record.named === 0 && record.failed === 0) return null
+  return (
+    <p className="text-quiet">
+      Named at over half in two months: {record.named}, of these {record.named_failed} failed. Of {record.failed}{' '}
+      failures {record.named_failed} were on the list.{record.young && ' This list is young: tell it the mornings.'}
+    </p>
+  )
+}
+
+/** All that were not told of one by one started. */
+function TheRest({ told, dawn }: { told: Told; dawn: string }) {
+  const say = useWrite<object, Told>({ name: `mornings:${dawn}`, empty: NOTHING })
+  const untold = told.lines.filter((line) => line.outcome === null)
+  if (untold.length === 0) return null
+  return (
+    <div className="flex flex-col gap-2 pt-3">
+      <Button
+        className="self-start"
+        disabled={say.isPending}
+        onClick={() => {
+          const entries = untold.map((line) => ({ unit_id: line.unit_id, outcome: 'started' as const }))
+          void say.write(() => sayMornings(dawn, entries, `${entries.length} units started`))
+        }}
+      >
+        The other {untold.length} of this list started
+      </Button>
+      <ErrorNote error={say.error} />
+    </div>
+  )
+}
+
+function NothingNamed({ told }: { told: Told }) {
+  if (told.nights.every((night) => night.low_celsius === null)) {
+    return <p>Type how cold it gets tonight: the list follows from it.</p>
+  }
+  return <p>Nothing is likely not to start at these temperatures.</p>
+}
+
+/** What will not start tonight, the least likely first; until noon, how it went this morning. */
+export function Tonight() {
+  const asked = useQuery(tonight())
+  const may = useMay()('say_morning')
+  const today = new Intl.DateTimeFormat('en-CA').format(new Date())
+  return (
+    <Shown asked={asked} what="tonight">
+      {(told) => {
+        const dawnOf = (yard: string) => told.nights.find((night) => night.yard_id === yard)?.dawn ?? today
+        const dawn = told.nights[0]?.dawn ?? today
+        const morning = dawn <= today
+        return (
+          <section aria-labelledby="tonight" className="pb-8">
+            <h2 id="tonight" className="rule-below pb-1 text-lead">
+              {morning ? 'How did they start this morning?' : 'May not start tonight'}{' '}
+              <span className="text-quiet">{told.lines.length}</span>
+            </h2>
+            <div className="grid grid-cols-2 gap-x-6 gap-y-4 py-4 desk:grid-cols-4">
+              {told.nights.map((night) => (
+                <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
+              ))}
+            </div>
+            <Earned record={told.record} />
+            {told.lines.length === 0 && <NothingNamed told={told} />}
+            <ul>
+              {told.lines.map((line) => (
+                <StartRow key={line.unit_id} line={line} dawn={dawnOf(line.yard_id)} morning={morning} />
+              ))}
+            </ul>
+            {morning && may && <TheRest told={told} dawn={dawn} />}
+            {told.others > 0 && (
+              <p className="pt-2 text-quiet">
+                {told.others} more start more surely than once in thirty mornings not. Lows for the dawn of{' '}
+                {spokenDate(dawn)}.
+              </p>
+            )}
+          </section>
+        )
+      }}
+    </Shown>
+  )
+}

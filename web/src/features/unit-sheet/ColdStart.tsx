@@ -1,0 +1,116 @@
+import { useQuery } from '@tanstack/react-query'
+import { OUTCOMES, sayMornings, unitStart, type Outcome, type Tonight, type UnitStart } from '../../shared/api/tonight'
+import type { UnitSheet } from '../../shared/api/types'
+import { glued } from '../../shared/quantities/glued'
+import { spokenDate } from '../../shared/quantities/when'
+import { useMay } from '../../shared/session/session'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Segments } from '../../shared/ui/Segments'
+import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { useWrite } from '../../shared/writes/useWrite'
+
+type Forecast = NonNullable<UnitStart['forecast']>
+const NOTHING = {}
+
+/** The morning's one tap. */
+function ThisMorning({ sheet, start }: { sheet: UnitSheet; start: UnitStart }) {
+  const say = useWrite<object, Tonight>({ name: `morning:${sheet.id}:${start.today}`, empty: NOTHING })
+  return (
+    <div className="flex flex-col gap-2">
+      <h3 className="font-bold">How did it start this morning?</h3>
+      <Segments
+        label="How it started this morning"
+        options={OUTCOMES}
+        chosen={start.outcome ?? undefined}
+        onChoose={(outcome: Outcome) => {
+          const entry = { unit_id: sheet.id, outcome }
+          void say.write(() => sayMornings(start.today, [entry], `How ${sheet.number} started`))
+        }}
+      />
+      <ErrorNote error={say.error} />
+    </div>
+  )
+}
+
+function Remedies({ forecast }: { forecast: Forecast }) {
+  if (forecast.remedies.length === 0) return null
+  return (
+    <div>
+      <h3 className="font-bold">What would help</h3>
+      <ul>
+        {forecast.remedies.map((one) => (
+          <li key={one.key} className="rule-below grid grid-cols-[1fr_auto] gap-x-4 py-2">
+            <span>{one.words}</span>
+            <span className="text-right">
+              <span className="font-figures text-lead">{one.degrees}</span> °C, {one.minutes} min
+            </span>
+            <span className="col-span-2 text-quiet">
+              {one.chance_words && `No start then: ${one.chance_words}. `}
+              {one.cautions.join(' ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+function Measure({ forecast }: { forecast: Forecast }) {
+  const [first] = forecast.measure
+  if (!first) return null
+  return (
+    <p>
+      <span className="font-bold">{forecast.tested ? 'To know it better: ' : 'Measure first: '}</span>
+      {first.words}. <span className="text-quiet">It may be off by {first.degrees} °C for that alone.</span>
+    </p>
+  )
+}
+
+function Foretold({ forecast }: { forecast: Forecast }) {
+  const { tested, told } = forecast
+  return (
+    <>
+      <p className="flex items-baseline gap-3">
+        <VerdictMark verdict={forecast.verdict} word={false} />
+        <span>
+          <span className="font-figures text-lead">{forecast.even_odds}</span>{' '}
+          {glued(`give or take ${forecast.spread_celsius}: there it starts as often as not, ${forecast.limited_by}.`)}
+          {forecast.chance_words && forecast.low_celsius !== null && (
+            <span className="block">
+              Tonight at {String(forecast.low_celsius).replace('-', '−')} °C no start: {forecast.chance_words}
+            </span>
+          )}
+          <span className="block text-quiet">
+            {tested && forecast.read_at
+              ? `By its crank test of ${spokenDate(forecast.read_at.slice(0, 10))}`
+              : 'By labels and usual figures: never read while cranking'}
+            {told > 0 && `, moved by ${told} ${told === 1 ? 'morning' : 'mornings'}`}
+          </span>
+        </span>
+      </p>
+      {forecast.cautions.map((caution) => (
+        <p key={caution} className="font-semibold text-act">
+          {caution}
+        </p>
+      ))}
+      <Measure forecast={forecast} />
+      <Remedies forecast={forecast} />
+    </>
+  )
+}
+
+/** What this unit does on a cold morning, what would help, and how it went today. */
+export function ColdStart({ sheet }: { sheet: UnitSheet }) {
+  const { data: start } = useQuery(unitStart(sheet.id))
+  const may = useMay()('say_morning')
+  if (!start?.forecast) return null
+  return (
+    <section aria-labelledby="cold-start" className="flex flex-col gap-4">
+      <h2 id="cold-start" className="rule-below pb-1 text-lead">
+        Cold start
+      </h2>
+      <Foretold forecast={start.forecast} />
+      {may && !sheet.retired && <ThisMorning sheet={sheet} start={start} />}
+    </section>
+  )
+}

@@ -1,0 +1,48 @@
+import { queryOptions } from '@tanstack/react-query'
+import { client, reply } from './http'
+import type { components } from './schema'
+import { wish } from './wish'
+
+type Schemas = components['schemas']
+export type Tonight = Schemas['Tonight']
+export type Night = Tonight['nights'][number]
+export type StartLine = Tonight['lines'][number]
+export type Outcome = Schemas['Outcome']
+export type UnitStart = Schemas['UnitStart']
+
+/** How a start can have gone, in the words of the yard. */
+export const OUTCOMES: readonly { key: Outcome; label: string }[] = [
+  { key: 'started', label: 'Started' },
+  { key: 'slow', label: 'Slow' },
+  { key: 'failed', label: 'Failed' },
+  { key: 'jumped', label: 'Jumped' },
+  { key: 'helped', label: 'Heated or charged' },
+  { key: 'other', label: 'Something else' },
+]
+
+/** What one unit does on a cold morning. */
+export const unitStart = (id: string) =>
+  queryOptions({
+    queryKey: ['tonight', 'unit', id],
+    queryFn: () => reply(client.GET('/api/units/{id}/start', { params: { path: { id } } })),
+  })
+
+/** What will not start in the coming night. */
+export const tonight = () =>
+  queryOptions({
+    queryKey: ['tonight'],
+    queryFn: () => reply(client.GET('/api/tonight')),
+    refetchInterval: 60_000,
+  })
+
+export const sayNight = (night: Night, fields: Omit<Schemas['NightFields'], 'dawn'>) =>
+  wish(
+    'put',
+    '/api/yards/{id}/night',
+    { id: night.yard_id },
+    { dawn: night.dawn, ...fields },
+    `How cold it gets in ${night.yard}`,
+  )
+
+export const sayMornings = (dawn: string, entries: { unit_id: string; outcome: Outcome }[], words: string) =>
+  wish('post', '/api/mornings', {}, { dawn, entries }, words)

@@ -6,6 +6,8 @@ module Demo
     DAY = 86_400
     CHECKS_DAYS_AGO = [700, 520, 335, 160, 40].freeze
     CHECKS = %w[rest_voltage battery_test].freeze
+    CRANK_CHECK_DAYS_AGO = 12
+    CRANK_CHECKS = %w[posts_rest cranking_behaviour posts_cranking positive_drop ground_drop].freeze
     # What a well kept battery still gives of its rating after two winters.
     END_HEALTH = 0.9
     CORE = Wattomneum
@@ -30,6 +32,7 @@ module Demo
     def write
       CHECKS_DAYS_AGO.each { |days| battery_check(days) } if @system.battery?
       work_on_job if @story['complaint']
+      crank_check if @system.starter? && @system.battery? && starts?
     end
 
     private
@@ -40,6 +43,21 @@ module Demo
       Random.new(@random.rand(2**62)).bytes(16).unpack1('H*').then do |hex|
         "#{hex[0, 8]}-#{hex[8, 4]}-4#{hex[13, 3]}-8#{hex[17, 3]}-#{hex[20, 12]}"
       end
+    end
+
+    # What fails to start, or is thought to, was not cranked for a test.
+    def starts? = @story['work'] != 'starting' || @story['state'] == 'closed'
+
+    # The round before the winter: posts at rest and while it cranks, both drops, how it turns.
+    def crank_check
+      celsius = 9 + (@random.rand * 5)
+      unit = simulated([], health: @story.fetch('health', END_HEALTH), celsius: celsius)
+      time = @now - (CRANK_CHECK_DAYS_AGO * DAY) - @random.rand(20_000)
+      readings = CRANK_CHECKS.map do |key|
+        said = key == 'posts_cranking' ? { 'battery_temperature_celsius' => celsius.round, 'engine_meanwhile' => 'cranks' } : {}
+        [measured(unit, key, nil, time += 90, round: 0, said: said), time]
+      end
+      keep(readings, job: nil)
     end
 
     # Health falls a little each winter; a worn battery falls faster.
@@ -65,11 +83,11 @@ module Demo
                                           charge_percent: 92 + (@random.rand * 7))
     end
 
-    def measured(unit, key, position, time, round:)
+    def measured(unit, key, position, time, round:, said: {})
       found = unit.measure(key, position: position)
       CORE::Readings::Reading.new(id: uuid, test_key: key, position: position, battery: position && @system.batteries[position],
                                   value: found.value, observation: found.observation, cells: found.cells || [], state: found.state,
-                                  conditions: found.conditions, taken_at: time, round: round)
+                                  conditions: found.conditions.merge(said), taken_at: time, round: round)
     end
 
     def faults

@@ -25,7 +25,7 @@ module Server
       def low = @query.night&.low_celsius
 
       def forecast
-        { verdict: verdict, even_odds: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
+        { verdict: verdict, spoken: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
           limited_by: Tonight.limited_by(row.limited_by), tested: row.tested, read_at: row.read_at&.iso8601, told: row.mornings,
           low_celsius: low, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
           cautions: low && evening.may_freeze?(low) ? cautions(%w[frozen_battery]) : [],

@@ -53,7 +53,7 @@ module Server
         BETWEEN[[[row.from_place, row.to_place].map { |place| place&.key.to_s }.sort, row.state]]
       end
 
-      # Another battery makes another bank of it, and what was mended another path.
+      # Another battery makes another bank of it, and what was mended on a start that failed another path.
       def holds?(round)
         posts = round['posts_cranking']
         posts&.value && turned?(round, posts) && (@since.nil? || posts.taken_at >= @since) && !mended_since?(posts)
@@ -65,7 +65,13 @@ module Server
         (behaved.nil? || BEHAVES.include?(behaved)) && (meanwhile.nil? || MEANWHILE.include?(meanwhile))
       end
 
-      def mended_since?(row) = row.job_id && Models::Repair.where(job_id: row.job_id).count > row.repairs_before
+      # SQL: select made_at from repair join job_symptom using (job_id) join job on job.id = job_id where unit_id = ? and work = 'starting'
+      def mended_since?(row) = mended_at.any? { |time| time > row.taken_at }
+
+      def mended_at
+        @mended_at ||= Models::Repair.join(:job_symptom, job_id: Sequel[:repair][:job_id]).join(:job, id: Sequel[:repair][:job_id])
+                                     .where(unit_id: @unit_id, work: 'starting').select_map(:made_at)
+      end
 
       def spoken(round)
         posts = round['posts_cranking']

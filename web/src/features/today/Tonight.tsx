@@ -15,7 +15,7 @@ const NOTHING = {}
 function Earned({ record }: { record: Told['record'] }) {
   if (record.named === 0 && record.failed === 0) return null
   return (
-    <p className="text-quiet">
+    <p className="pt-3 text-quiet">
       Named at over half in two months: {record.named}, of these {record.named_failed} failed. Of {record.failed}{' '}
       failures {record.named_failed} were on the list.{record.young && ' This list is young: tell it the mornings.'}
     </p>
@@ -73,7 +73,6 @@ export function Tonight() {
                 <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
               ))}
             </div>
-            <Earned record={told.record} />
             {told.lines.length === 0 && <NothingNamed told={told} />}
             <ul>
               {told.lines.map((line) => (
@@ -81,8 +80,9 @@ export function Tonight() {
               ))}
             </ul>
             {morning && may && <TheRest told={told} dawn={dawn} />}
+            <Earned record={told.record} />
             {told.others > 0 && (
-              <p className="pt-2 text-quiet">
+              <p className="text-quiet">
                 {told.others} more start more surely than once in thirty mornings not. Lows for the dawn of{' '}
                 {spokenDate(dawn)}.
               </p>

@@ -34,23 +34,28 @@ function ThisMorning({ sheet, start }: { sheet: UnitSheet; start: UnitStart }) {
 
 function Remedies({ forecast }: { forecast: Forecast }) {
   if (forecast.remedies.length === 0) return null
+  const cautions = [...new Set(forecast.remedies.flatMap((one) => one.cautions))]
   return (
     <div>
-      <h3 className="font-bold">What would help</h3>
+      <h3 className="font-bold">What would help, and by how many degrees</h3>
       <ul>
         {forecast.remedies.map((one) => (
-          <li key={one.key} className="rule-below grid grid-cols-[1fr_auto] gap-x-4 py-2">
-            <span>{one.words}</span>
-            <span className="text-right">
-              <span className="font-figures text-lead">{one.degrees}</span> °C, {one.minutes} min
+          <li key={one.key} className="rule-below grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
+            <span>
+              {one.words}{' '}
+              <span className="text-quiet">
+                {one.minutes} min{one.chance_words && `, then no start ${one.chance_words}`}
+              </span>
             </span>
-            <span className="col-span-2 text-quiet">
-              {one.chance_words && `No start then: ${one.chance_words}. `}
-              {one.cautions.join(' ')}
-            </span>
+            <span className="font-figures text-lead">{one.degrees} °C</span>
           </li>
         ))}
       </ul>
+      {cautions.map((caution) => (
+        <p key={caution} className="pt-2 text-quiet">
+          {caution}
+        </p>
+      ))}
     </div>
   )
 }
@@ -73,11 +78,11 @@ function Foretold({ forecast }: { forecast: Forecast }) {
       <p className="flex items-baseline gap-3">
         <VerdictMark verdict={forecast.verdict} word={false} />
         <span>
-          <span className="font-figures text-lead">{forecast.even_odds}</span>{' '}
+          <span className="font-figures text-lead">{glued(forecast.spoken)}</span>{' '}
           {glued(`give or take ${forecast.spread_celsius}: there it starts as often as not, ${forecast.limited_by}.`)}
           {forecast.chance_words && forecast.low_celsius !== null && (
             <span className="block">
-              Tonight at {String(forecast.low_celsius).replace('-', '−')} °C no start: {forecast.chance_words}
+              Tonight at {String(forecast.low_celsius).replace('-', '−')} °C no start {forecast.chance_words}
             </span>
           )}
           <span className="block text-quiet">

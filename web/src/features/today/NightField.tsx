@@ -8,7 +8,8 @@ import { useWrite } from '../../shared/writes/useWrite'
 
 const SOURCES: Record<string, string> = { typed: 'typed', weather: 'weather' }
 
-function Told({ night }: { night: Night }) {
+function Told({ night, morning }: { night: Night; morning: boolean }) {
+  if (morning && night.measured_celsius !== null) return <span className="text-quiet">as measured</span>
   if (night.low_celsius === null) return <span className="text-quiet">not said yet</span>
   return (
     <span className="text-quiet">
@@ -17,18 +18,21 @@ function Told({ night }: { night: Night }) {
   )
 }
 
-/** How cold it gets in one yard: what somebody types wins over the weather. */
-export function NightField({ night }: { night: Night }) {
+/** How cold it gets in one yard, in the morning how cold it was: what somebody types wins over the weather. */
+export function NightField({ night, morning }: { night: Night; morning: boolean }) {
   const id = useId()
   const may = useMay()('say_morning')
-  const shown = night.low_celsius === null ? '' : String(night.low_celsius).replace('-', '−')
+  const celsius = (morning ? night.measured_celsius : null) ?? night.low_celsius
+  const shown = celsius === null ? '' : String(celsius).replace('-', '−')
   const say = useWrite<{ low: string }, Tonight>({
     name: `night:${night.yard_id}:${night.dawn}`,
     empty: { low: shown },
   })
   const submit = () => {
     const low = numberFrom(say.value.low.replace('−', '-'))
-    if (low !== null && say.isDrafted) void say.write(() => sayNight(night, { low_celsius: low as number }))
+    if (low === null || !say.isDrafted) return
+    const said = low as number
+    void say.write(() => sayNight(night, morning ? { measured_celsius: said } : { low_celsius: said }))
   }
   return (
     <form
@@ -60,7 +64,7 @@ export function NightField({ night }: { night: Night }) {
         <span>°C</span>
       </span>
       <span id={`${id}-told`}>
-        <Told night={night} />
+        <Told night={night} morning={morning} />
       </span>
       <ErrorNote error={say.error} />
     </form>

@@ -70,7 +70,11 @@ export function Tonight() {
             </h2>
             <div className="grid grid-cols-2 gap-x-6 gap-y-4 py-4 desk:grid-cols-4">
               {told.nights.map((night) => (
-                <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
+                <NightField
+                  key={`${night.yard_id}-${night.dawn}-${night.said_at}`}
+                  night={night}
+                  morning={night.dawn <= today}
+                />
               ))}
             </div>
             {told.lines.length === 0 && <NothingNamed told={told} />}

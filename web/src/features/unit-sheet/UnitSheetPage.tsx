@@ -139,9 +139,7 @@ export function UnitSheetPage() {
                   >
                     <VerdictMark verdict="watch" word={false} />
                     <span>
-                      <span className="link-words font-label font-bold">
-                        Temporary: {repair.element_label.toLowerCase()}
-                      </span>
+                      <span className="link-words font-label font-bold">Temporary: {repair.element_label}</span>
                       <span className="block text-quiet">
                         holds until {spokenDate(repair.temporary_until)}, {repair.reason?.toLowerCase()}
                       </span>

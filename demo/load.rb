@@ -4,6 +4,7 @@
 require 'yaml'
 require_relative '../server/boot'
 require_relative 'history'
+require_relative 'weather'
 require_relative 'winter'
 
 module Demo

@@ -8,9 +8,6 @@ module Demo
     WINTER = Wattomneum::Practice::Winter
     DAY = 86_400
     DAWNS = 18
-    # Higher yards are colder.
-    MEANS = { 'Ridge Camp' => -7.0, 'High Dam' => -5.0, 'Stores' => -3.0, 'Low Sluice' => -2.0 }.freeze
-    SPREAD_CELSIUS = 3.5
     USED_SHARE = 0.8
 
     # @param units [Hash{Server::Models::Unit => Hash}] with its row of fleet.yml and its story's health
@@ -22,6 +19,7 @@ module Demo
       @by = by
       @random = Random.new(seed)
       @now = now
+      @weather = Weather.new
     end
 
     # @return [void]
@@ -41,17 +39,17 @@ module Demo
     # The last night is the coming one, of which only the forecast is known.
     def winter_of(yard, hidden)
       coming = MODELS::Night.dawns(@now).fetch(yard.id)
-      nights = WINTER::Nights.of(DAWNS + 1, @random, mean_celsius: MEANS.fetch(yard.name, -4.0), spread_celsius: SPREAD_CELSIUS)
-      nights.each_with_index do |night, at|
+      (0..DAWNS).each do |at|
         dawn = coming - (DAWNS - at)
+        night = @weather.night(yard.name, dawn)
         tell(yard, dawn, night, measured: at < DAWNS)
         start(hidden, dawn, night) if at < DAWNS
       end
     end
 
     def tell(yard, dawn, night, measured:)
-      MODELS::Night.create(yard_id: yard.id, dawn: dawn, low_celsius: night.forecast.round(1), day_before_celsius: night.day_before.round(1),
-                           measured_celsius: measured ? night.low.round(1) : nil, source: 'weather', said_at: @now - 7200)
+      MODELS::Night.create(yard_id: yard.id, dawn: dawn, low_celsius: night.forecast, day_before_celsius: night.day_before,
+                           measured_celsius: measured ? night.low : nil, source: 'weather', said_at: @now - 7200)
     end
 
     def start(hidden, dawn, night)

@@ -3,7 +3,7 @@
 module Server
   # Settings: read from the environment once, checked, frozen, passed on.
   class Config
-    attr_reader :database_url, :environment, :argon_cost, :hosts
+    attr_reader :database_url, :environment, :argon_cost, :hosts, :weather_url
 
     # @param env [Hash{String => String}]
     # @raise [ArgumentError] naming the variable that is missing or wrong
@@ -13,6 +13,7 @@ module Server
       @secure_session = env.fetch('SESSION_SECURE', '0') == '1'
       @argon_cost = test? ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 15 }
       @hosts = %w[127.0.0.1 localhost] + env.fetch('HOSTS', '').split(',')
+      @weather_url = env['WEATHER_URL'].to_s.empty? ? nil : env['WEATHER_URL']
       freeze
     end
 

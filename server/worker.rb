@@ -4,3 +4,4 @@
 require_relative 'boot'
 Server::Workers::Nightly.plan
 Server::Workers::WorkOutThresholds.if_missing
+Server::Workers::AskWeather.plan

@@ -23,7 +23,7 @@ module Server
 
           nights = Night.where(dawn: dawn, yard_id: units.values.map(&:yard_id).uniq).to_h { |night| [night.yard_id, night] }
           entries.each { |entry| keep(units.fetch(entry[:unit_id]), entry[:outcome], nights, dawn, by) }
-          units.each_value { |unit| StartThreshold.work_out(unit) }
+          units.sort.each { |_, unit| StartThreshold.work_out(unit) } # in one order, whoever else enters them too
         end
 
         private

@@ -7,6 +7,9 @@ module Server
       unrestrict_primary_key
       many_to_one :yard, class: 'Server::Models::Yard'
       CORE = Wattomneum
+      TOLD_DAYS = 60
+      COMING_DAYS = 3
+      private_constant :TOLD_DAYS, :COMING_DAYS
 
       class << self
         # From noon on it is the next dawn that people think of.
@@ -19,11 +22,27 @@ module Server
         # @param input [Hash] of Contracts::NightFields
         # @return [Night]
         def say(yard, input)
+          refuse_other_times(yard, input[:dawn])
           typed = { source: 'typed', said_at: Time.now.utc, **input.slice(:low_celsius, :day_before_celsius, :measured_celsius) }
           low = typed[:low_celsius] || first(yard_id: yard.id, dawn: input[:dawn])&.low_celsius || typed[:measured_celsius]
           raise Refusals::InvalidInput.new('Please look at: low celsius', fields: { 'low_celsius' => ['say how cold it gets'] }) if low.nil?
 
           keep(yard, input[:dawn], { **typed, low_celsius: low })
+        end
+
+        # What a weather service says: of a low that somebody typed it changes nothing, nor of one that was measured.
+        #
+        # @param yard [Yard]
+        # @param dawn [Date]
+        # @param told [Weather::Told]
+        # @return [Night]
+        def hear(yard, dawn, told)
+          known = first(yard_id: yard.id, dawn: dawn)
+          measured = known&.measured_celsius || told.measured_celsius
+          return known.update(measured_celsius: measured).tap(&:tell_mornings) if known&.source == 'typed'
+
+          keep(yard, dawn, { low_celsius: told.low_celsius, day_before_celsius: told.day_before_celsius, measured_celsius: measured,
+                             source: 'weather', said_at: Time.now.utc })
         end
 
         # @param stored [CORE::ColdStart::Evening::Stored]
@@ -38,6 +57,15 @@ module Server
         end
 
         private
+
+        # A night that is to come, or one of the last weeks that somebody looks up in the log.
+        def refuse_other_times(yard, dawn)
+          today = Yard.day_of(Time.now.utc, yard.time_zone)
+          return if dawn.between?(today - TOLD_DAYS, today + COMING_DAYS)
+
+          why = "is not within #{TOLD_DAYS} days before and #{COMING_DAYS} after today"
+          raise Refusals::InvalidInput.new('Please look at: dawn', fields: { 'dawn' => [why] })
+        end
 
         def keep(yard, dawn, row)
           dataset.insert_conflict(target: %i[yard_id dawn], update: row).insert(yard_id: yard.id, dawn: dawn, **row)
@@ -63,7 +91,7 @@ day_before_celsius: day_before_celsius)
         return if changed.empty?
 
         told.update(low_celsius: at_dawn, day_before_celsius: day_before_celsius)
-        Unit.where(id: changed).each { |unit| StartThreshold.work_out(unit) }
+        Unit.where(id: changed).order(:id).all.each { |unit| StartThreshold.work_out(unit) }
       end
     end
   end

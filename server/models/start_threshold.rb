@@ -18,6 +18,7 @@ module Server
         # @param shift [CORE::ColdStart::FleetShift::Shift]
         # @return [StartThreshold, nil] nil where nothing can be forecast
         def work_out(unit, shift: FleetShift.now)
+          alone(unit)
           inputs = Queries::StartInputs.new(unit)
           found = inputs.call
           return where(unit_id: unit.id).delete && nil if found.nil?
@@ -38,6 +39,11 @@ module Server
         end
 
         private
+
+        # One after another, so that none is worked out of what stood before another's write. Nothing that only refers to the unit waits for it.
+        #
+        # SQL: select id from unit where id = ? for no key update
+        def alone(unit) = Unit.where(id: unit.id).lock_style('FOR NO KEY UPDATE').get(:id)
 
         def by_readings(threshold) = CORE::ColdStart::Evening::Stored.new(**KEPT.to_h { |key| [key, threshold.public_send(key)] })
 
@@ -68,8 +74,8 @@ module Server
           extremes = [nil, nil]
           ampere_hour = capacity(inputs.system)
           after = told.reduce(prior) { |stored, morning| morning.moving(stored, ampere_hour) { |outcome, air| note(extremes, outcome, air) } }
-          { celsius: after.celsius, variance: after.variance, mornings: told.count(&:telling?), coldest_start: extremes[0],
-warmest_failure: extremes[1] }
+          { celsius: after.celsius, variance: after.variance, mornings: told.count(&:telling?),
+            coldest_start: extremes.first, warmest_failure: extremes.last }
         end
 
         def note(extremes, outcome, air)

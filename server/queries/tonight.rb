@@ -7,9 +7,12 @@ module Server
     class Tonight
       # Lines that are shown; one likelier than this is named.
       MOST_LINES = 40
+      MOST_WEIGHED = 400
       NAMED = 0.5
       LEAST = 0.03
       RECORD_DAYS = 60
+      # Of a morning and its low, roughly.
+      MORNING_VARIANCE = 9.0
       # nights: by yard id; lines: the least likely to start first; others: how many more there are; outcomes: of that dawn, by unit id
       Result = Struct.new(:yards, :dawns, :nights, :lines, :others, :untested, :outcomes, :record, keyword_init: true)
       Line = Struct.new(:row, :evening, :chance, keyword_init: true)
@@ -23,35 +26,48 @@ module Server
 
       # @return [Result]
       def call
-        lines = rows.filter_map { |row| line(row) }
-        shown = lines.select { |one| one.chance >= LEAST }.max_by(MOST_LINES, &:chance)
-        Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, nights: nights, lines: shown, others: lines.size - shown.size,
-                   untested: rows.count { |row| !row[:tested] }, outcomes: outcomes(shown), record: record)
+        shown = likely.map { |row| line(row) }.select { |one| one.chance >= LEAST }.max_by(MOST_LINES, &:chance)
+        Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, nights: nights, lines: shown, others: foreseen.count - shown.size,
+                   untested: foreseen.where(tested: false).count, outcomes: outcomes(shown), record: record)
       end
 
       private
 
       def dawns = @dawns ||= Models::Night.dawns(@now)
+      def coming = { %i[yard_id dawn] => dawns.to_a }
 
       # SQL: select * from night where (yard_id, dawn) in (...)
       def nights
-        @nights ||= dawns.empty? ? {} : Models::Night.where(%i[yard_id dawn] => dawns.to_a).to_h { |night| [night.yard_id, night] }
+        @nights ||= dawns.empty? ? {} : Models::Night.where(coming).to_h { |night| [night.yard_id, night] }
       end
 
       # Those that are down with a start that fails are on the list of what is down.
       #
-      # SQL: select start_threshold.*, number, name, yard_id, yard.name, time_zone from start_threshold join unit, yard where retired_at is null
+      # SQL: from start_threshold join unit, yard where retired_at is null
       #      and unit_id not in (select unit_id from job join job_symptom where state = 'open' and work = 'starting')
-      def rows
+      def foreseen
         down = DB[:job].join(:job_symptom, job_id: :id).where(state: 'open', work: 'starting').select(:unit_id)
-        @rows ||= DB[:start_threshold].exclude(unit_id: down).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
-                                      .where(Sequel[:unit][:retired_at] => nil).select_all(:start_threshold)
-                                      .select_append(Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:unit][:yard_id],
-                                                     Sequel[:yard][:name].as(:yard), Sequel[:yard][:time_zone]).all
+        DB[:start_threshold].exclude(unit_id: down).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
+                            .where(Sequel[:unit][:retired_at] => nil)
+      end
+
+      # In the rough order of their chances, many more than are shown: exactly they are worked out one by one.
+      #
+      # SQL: select start_threshold.*, number, name, yard_id, yard.name, time_zone from <foreseen> join night on yard_id
+      #      where (yard_id, dawn) in (...) order by (celsius - low_celsius) / sqrt(variance + 9) desc limit 400
+      def likely
+        return [] if dawns.empty?
+
+        off = Sequel[:start_threshold][:celsius] - Sequel[:night][:low_celsius]
+        rough = off / Sequel.function(:sqrt, Sequel[:start_threshold][:variance] + MORNING_VARIANCE)
+        foreseen.join(Models::Night.where(coming).as(:night), yard_id: Sequel[:unit][:yard_id]).order(Sequel.desc(rough)).limit(MOST_WEIGHED)
+                .select_all(:start_threshold)
+                .select_append(Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:unit][:yard_id], Sequel[:yard][:name].as(:yard),
+                               Sequel[:yard][:time_zone]).all
       end
 
       def line(row)
-        night = nights[row[:yard_id]] or return
+        night = nights.fetch(row[:yard_id])
         stored = Wattomneum::ColdStart::Evening::Stored.new(
           **row.slice(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius)
         )

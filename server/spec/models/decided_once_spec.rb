@@ -73,4 +73,19 @@ RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
                               ['POST', "/api/units/#{unit.id}/retire", {}])
     expect([opened.first, retired.first]).to eq([201, 422]).or eq([422, 200])
   end
+
+  it 'misses none of the mornings, readings and lows that come in at once' do
+    today = Date.today
+    rows = models::Morning.where(unit_id: unit.id)
+    4.times do |round|
+      days = (1..3).map { |back| (today - (round * 3) - back).iso8601 }
+      said = days.map { |dawn| ['POST', '/api/mornings', { dawn: dawn, entries: [{ unit_id: unit.id, outcome: 'slow' }] }] }
+      night = ['PUT', "/api/yards/#{unit.yard_id}/night", { dawn: days.first, measured_celsius: -11.0 - round }]
+      replies = at_once(*said, night, ['POST', "/api/jobs/#{job.id}/readings", reading])
+      expect(replies.map(&:first)).to eq([201, 201, 201, 200, 201])
+      kept = models::StartThreshold[unit.id].values.except(:worked_out_at)
+      expect(models::StartThreshold.work_out(unit).values.except(:worked_out_at)).to eq(kept)
+      expect(rows.where(dawn: days.map { |day| Date.iso8601(day) }).select_map(:outcome)).to eq(%w[slow] * 3)
+    end
+  end
 end

@@ -116,6 +116,8 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
       say_night(**wrong)
       expect([status, error['fields'].keys]).to eq([422, ['low_celsius']]), wrong.to_s
     end
+    write(:put, "/api/yards/#{yard.id}/night", { dawn: (Date.today + 40).iso8601, low_celsius: -3 })
+    expect([status, error['fields'].keys]).to eq([422, ['dawn']])
     write(:post, '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: unit.id, outcome: 'started' }] * 2 })
     expect(status).to eq(422)
     write(:post, '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: SecureRandom.uuid, outcome: 'started' }] })

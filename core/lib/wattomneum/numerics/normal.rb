@@ -17,6 +17,12 @@ module Wattomneum
       # @return [Float] density there; 0 at either infinity
       def self.density(z) = z.infinite? ? 0.0 : Math.exp(-0.5 * z * z) / ROOT_TWO_PI
 
+      # Source: Box and Muller 1958.
+      #
+      # @param random [Random]
+      # @return [Float] drawn from it
+      def self.drawn(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
+
       # What is known of a value after it is known to lie between two others.
       # Formula: mean k1 = (phi(a) - phi(b)) / Z, variance 1 - (k1^2 - k2), k2 = (a phi(a) - b phi(b)) / Z.
       # Source: moments of the truncated normal distribution.

@@ -12,7 +12,7 @@ RSpec.describe Wattomneum::ColdStart::FleetShift do
     end
   end
 
-  def gauss(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
+  def gauss(random) = Wattomneum::Numerics::Normal.drawn(random)
 
   it 'finds by how much a whole fleet lies off' do
     random = Random.new(3)

@@ -20,6 +20,14 @@ RSpec.describe Wattomneum::Numerics::Normal do
     end
   end
 
+  it 'draws what has mean 0 and spread 1, one in 22 beyond two spreads' do
+    random = Random.new(5)
+    drawn = Array.new(20_000) { described_class.drawn(random) }
+    expect(drawn.sum / drawn.size).to be_within(0.03).of(0.0)
+    expect(drawn.sum { |one| one * one } / drawn.size).to be_within(0.05).of(1.0)
+    expect(drawn.count { |one| one.abs > 2 }.fdiv(drawn.size)).to be_within(0.006).of(0.0455)
+  end
+
   it 'gives nothing for what can not be' do
     expect(described_class.between(40.0, 41.0)).to eq([0.0, 0.0, 0.0])
   end

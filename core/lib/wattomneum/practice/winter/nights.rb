@@ -19,15 +19,11 @@ module Wattomneum
         def self.of(count, random, mean_celsius: -4.5, spread_celsius: 5.0)
           spell = 0.0
           Array.new(count) do
-            spell = (SPELL * spell) + (Math.sqrt(1 - (SPELL**2)) * gauss(random))
+            spell = (SPELL * spell) + (Math.sqrt(1 - (SPELL**2)) * Numerics::Normal.drawn(random))
             low = [mean_celsius + (spread_celsius * spell), COLDEST_CELSIUS].max
-            Night.new(low: low, day_before: low + 4.0 + (1.5 * gauss(random)), forecast: low + (1.3 * gauss(random)))
+            Night.new(low: low, day_before: low + 4.0 + (1.5 * Numerics::Normal.drawn(random)), forecast: low + (1.3 * Numerics::Normal.drawn(random)))
           end
         end
-
-        # Box and Muller 1958.
-        def self.gauss(random) = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
-        private_class_method :gauss
       end
     end
   end

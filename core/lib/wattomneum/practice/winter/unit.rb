@@ -101,8 +101,7 @@ module Wattomneum
 
         def pick(list) = list[@random.rand(list.size)]
 
-        # Box and Muller 1958.
-        def gauss(spread) = spread * Math.sqrt(-2 * Math.log(1 - @random.rand)) * Math.cos(2 * Math::PI * @random.rand)
+        def gauss(spread) = spread * Numerics::Normal.drawn(@random)
       end
     end
   end

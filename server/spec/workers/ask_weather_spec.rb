@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require 'socket'
+
+# A weather service that answers as it is told to, on a socket of its own.
+RSpec.describe Server::Workers::AskWeather do
+  let(:dawn) { Server::Models::Night.dawns(Time.now.utc).fetch(yard.id) }
+
+  def night = Server::Models::Night.first(yard_id: yard.id, dawn: dawn)
+
+  def served(answer)
+    door = TCPServer.new('127.0.0.1', 0)
+    serving = Thread.new { loop { serve(door.accept, answer) } }
+    yield Server::Weather.new("http://127.0.0.1:#{door.addr[1]}")
+  ensure
+    serving&.kill
+    door&.close
+  end
+
+  def serve(socket, answer)
+    socket.readpartial(4096)
+    socket.write(answer.respond_to?(:call) ? answer.call : answer)
+    socket.close
+  end
+
+  def ok(body) = "HTTP/1.1 200 OK\r\nContent-Length: #{body.bytesize}\r\nConnection: close\r\n\r\n#{body}"
+  def ask(answer) = served(answer) { |weather| described_class.ask(weather) }
+
+  it 'keeps how cold it gets, and how cold it was' do
+    yard
+    ask(ok({ low_celsius: -8.5, day_before_celsius: -3, measured_celsius: nil }.to_json))
+    expect(night).to have_attributes(low_celsius: -8.5, day_before_celsius: -3.0, measured_celsius: nil, source: 'weather')
+    ask(ok({ low_celsius: -9.0, day_before_celsius: -3, measured_celsius: -9.4 }.to_json))
+    expect(night).to have_attributes(low_celsius: -9.0, measured_celsius: -9.4)
+  end
+
+  it 'changes nothing of what somebody typed, but hears what was measured' do
+    Server::Models::Night.say(yard, { dawn: dawn, low_celsius: -15.0 })
+    ask(ok({ low_celsius: -8.5, measured_celsius: -12.0 }.to_json))
+    expect(night).to have_attributes(low_celsius: -15.0, source: 'typed', measured_celsius: -12.0)
+  end
+
+  it 'leaves what it said last, with its age, where it does not answer or answers nonsense' do
+    yard
+    ask(ok({ low_celsius: -8.5 }.to_json))
+    said_at = night.said_at
+    [ok('no json'), ok('[]'), ok('{}'), ok({ low_celsius: -200 }.to_json), ok({ low_celsius: 'cold' }.to_json),
+     "HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", '', 'garbage'].each do |answer|
+      expect { ask(answer) }.to output(/weather for/).to_stderr
+    end
+    expect { described_class.ask(Server::Weather.new('http://127.0.0.1:1')) }.to output(/weather for/).to_stderr
+    expect(night).to have_attributes(low_celsius: -8.5, said_at: said_at)
+  end
+
+  it 'is not planned where no service is named' do
+    Server::DB[:que_jobs].delete
+    described_class.plan
+    expect(Server::DB[:que_jobs].where(job_class: described_class.name).count).to eq(0)
+  end
+end

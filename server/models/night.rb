@@ -39,7 +39,7 @@ module Server
         def hear(yard, dawn, told)
           known = first(yard_id: yard.id, dawn: dawn)
           measured = known&.measured_celsius || told.measured_celsius
-          return known.update(measured_celsius: measured).tap(&:tell_mornings) if known&.source == 'typed'
+          return known.tap { |night| night.update(measured_celsius: measured) }.tap(&:tell_mornings) if known&.source == 'typed'
 
           keep(yard, dawn, { low_celsius: told.low_celsius, day_before_celsius: told.day_before_celsius, measured_celsius: measured,
                              source: 'weather', said_at: Time.now.utc })

@@ -63,12 +63,24 @@ module Wattomneum
         # @param read [Predictions::Read]
         # @param index [Integer] of a hypothesis
         # @return [Float] scaled volts, with what is known of its severity
-        def expected(read, index) = read.means[index] + (read.bands[index] * @between[index])
+        def expected(read, index) = expected_at(index, read.means[index], read.bands[index])
+
+        # @param index [Integer] of a hypothesis
+        # @param mean [Float] scaled volts as the table has it
+        # @param band [Float] what half a grade of severity does
+        # @return [Float] scaled volts, with what is known of its severity
+        def expected_at(index, mean, band) = mean + (band * @between[index])
 
         # @param read [Predictions::Read]
         # @param index [Integer] of a hypothesis
         # @return [Float] how far it may be off them
-        def spread(read, index) = Math.sqrt((read.offs[index]**2) + ((read.bands[index]**2) * @unsure[index]))
+        def spread(read, index) = spread_at(index, read.offs[index], read.bands[index])
+
+        # @param index [Integer] of a hypothesis
+        # @param off [Float] what tolerance does
+        # @param band [Float] what half a grade of severity does
+        # @return [Float] how far it may be off them
+        def spread_at(index, off, band) = Math.sqrt((off * off) + (band * band * @unsure[index]))
 
         # @param consumer [Circuits::Consumer]
         # @param observation [String] works, weak or dead

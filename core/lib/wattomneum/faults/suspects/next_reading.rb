@@ -29,6 +29,7 @@ module Wattomneum
           @shares = belief.probabilities
           @by_unit = belief.by_unit
           @places = predictions.unit_places
+          @places_of = predictions.units.each_with_index.to_h
           @live = likeliest
           @total = share(@live)
           @before = entropy(@live, @total)
@@ -42,7 +43,17 @@ module Wattomneum
 
         # @param candidate [Candidate]
         # @return [Float] bits
-        def worth(candidate) = [information(candidate), proof(candidate)].max
+        def worth(candidate)
+          suspected = candidate.unit && @by_unit.fetch(candidate.unit, 0.0) >= SUSPECTED && @places_of.fetch(candidate.unit)
+          bins = {}
+          fire = 0.0
+          @predictions.each(@live, candidate.from, candidate.to) do |index, mean, off, band|
+            expected = @belief.expected_at(index, mean, band)
+            (bins[bin(expected, @belief.spread_at(index, off, band))] ||= []) << index
+            fire += @shares[index] if suspected == @places[index] && @convicts.call(Predictions.volts(expected))
+          end
+          [information(bins.values), fire**2].max
+        end
 
         private
 
@@ -51,12 +62,8 @@ module Wattomneum
           likely.size > MOST_LIVE ? likely.max_by(MOST_LIVE) { |index| @shares[index] } : likely
         end
 
-        def read(candidate) = @predictions.of(@live, candidate.from, candidate.to)
-
-        def information(candidate)
-          read = read(candidate)
-          bins = @live.group_by { |index| bin(@belief.expected(read, index), @belief.spread(read, index)) }
-          @before - bins.each_value.sum { |indices| share(indices).then { |share| share / @total * entropy(indices, share) } }
+        def information(bins)
+          @before - bins.sum { |indices| share(indices).then { |share| share / @total * entropy(indices, share) } }
         end
 
         # Coarser where it is less known.
@@ -70,18 +77,6 @@ module Wattomneum
           sums = Hash.new(0.0)
           indices.each { |index| sums[@places[index]] += @shares[index] }
           Numerics::Entropy.of(sums.each_value.map { |sum| sum / total })
-        end
-
-        def proof(candidate)
-          return 0.0 if candidate.unit.nil? || @by_unit.fetch(candidate.unit, 0.0) < SUSPECTED
-
-          read = read(candidate)
-          fire = @live.sum do |index|
-            next 0.0 unless @predictions.hypotheses[index].unit == candidate.unit
-
-            @convicts.call(Predictions.volts(@belief.expected(read, index))) ? @shares[index] : 0.0
-          end
-          fire**2
         end
       end
     end

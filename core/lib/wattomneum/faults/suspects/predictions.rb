@@ -53,6 +53,24 @@ module Wattomneum
         # @return [Read] of these only
         def of(indices, from, to) = @between[[from, to]] || read(from, to, indices, {})
 
+        # Plain, since a ranking asks for some ten thousand of them.
+        #
+        # @param indices [Array<Integer>] of hypotheses
+        # @param from [String] node
+        # @param to [String] node
+        # @yieldparam index [Integer]
+        # @yieldparam mean [Float] scaled volts
+        # @yieldparam off [Float] what tolerance does
+        # @yieldparam band [Float] what half a grade of severity does
+        def each(indices, from, to)
+          one, other = places(from, to)
+          means = {}
+          indices.each do |index|
+            mean = means[index] ||= scaled(index, one, other)
+            yield index, mean, off(index, one, other, mean), band(index, one, other, means)
+          end
+        end
+
         # @return [Array<Float>] for each hypothesis the volts of the posts; 0 where they are not named
         def posts
           @posts ||= hypotheses.each_index.map { |index| @table.posts.one? ? 0.0 : @table.volt(index, *places(*@table.posts)) }
@@ -72,23 +90,23 @@ module Wattomneum
 
         def places(from, to) = [@table.place(from), @table.place(to)]
 
-        # Plain, since a ranking asks for some ten thousand of them.
         def read(from, to, indices, empty)
-          one, other = places(from, to)
-          read = Read.new(means: empty.dup, offs: empty.dup, bands: empty.dup)
-          means = {}
-          indices.each do |index|
-            mean = means[index] ||= scaled(index, one, other)
-            read.means[index] = mean
-            read.offs[index] = off(index, one, other, mean)
-            least, most = neighbours(index)
-            next read.bands[index] = 0.0 if least == most
-
-            # With its sign, since one severity holds for all readings.
-            [least, most].each { |beside| means[beside] ||= scaled(beside, one, other) }
-            read.bands[index] = BAND_SHARE * (means[most] - means[least]) / (most - least)
+          Read.new(means: empty.dup, offs: empty.dup, bands: empty.dup).tap do |read|
+            each(indices, from, to) do |index, mean, off, band|
+              read.means[index] = mean
+              read.offs[index] = off
+              read.bands[index] = band
+            end
           end
-          read
+        end
+
+        # With its sign, since one severity holds for all readings.
+        def band(index, one, other, means)
+          least, most = neighbours(index)
+          return 0.0 if least == most
+
+          high = means[most] ||= scaled(most, one, other)
+          BAND_SHARE * (high - (means[least] ||= scaled(least, one, other))) / (most - least)
         end
 
         def scaled(index, one, other, unit = 0) = Math.asinh(@table.volt(index, one, other, unit) / SCALE_VOLT)

@@ -15,6 +15,12 @@ RSpec.describe Wattomneum::Faults::Suspects::Belief do
     Struct.new(:hypotheses, :reads) do
       def between(from, to) = reads.fetch([from, to])
       def of(_indices, from, to) = between(from, to)
+
+      def each(indices, from, to)
+        read = between(from, to)
+        indices.each { |index| yield index, read.means[index], read.offs[index], read.bands[index] }
+      end
+
       def units = hypotheses.map(&:unit).uniq
       def unit_places = hypotheses.map { |one| units.index(one.unit) }
     end.new(hypotheses, reads)

@@ -24,7 +24,7 @@ class WholeHouse
     @state = state
     @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
     @environment = { 'DATABASE_URL' => nil, 'OWNER_URL' => nil, 'APP_ENV' => 'test', 'PORT' => port.to_s, 'STATE_DIR' => state,
-                     'TEST_ENV_NUMBER' => nil }.merge(environment.to_h { |name, value| [name.to_s, value&.to_s] })
+                     'TEST_ENV_NUMBER' => nil, 'WEATHER' => 'off' }.merge(environment.to_h { |name, value| [name.to_s, value&.to_s] })
   end
 
   def start

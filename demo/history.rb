@@ -7,7 +7,10 @@ module Demo
     CHECKS_DAYS_AGO = [700, 520, 335, 160, 40].freeze
     CHECKS = %w[rest_voltage battery_test].freeze
     CRANK_CHECK_DAYS_AGO = 12
-    CRANK_CHECKS = %w[posts_rest cranking_behaviour posts_cranking positive_drop ground_drop].freeze
+    # Of the drop in cables and grounds together.
+    GROUND_SHARE = 0.4
+    # Units that are not looked into in detail were checked less often.
+    SISTER_CHECKS = 3
     # What a well kept battery still gives of its rating after two winters.
     END_HEALTH = 0.9
     CORE = Wattomneum
@@ -16,13 +19,15 @@ module Demo
     # @param batteries [Hash{String => Server::Models::Battery}] by position
     # @param story [Hash] of fleet.yml
     # @param people [Hash{String => Server::Models::Account}] by role
+    # @param hidden [CORE::Practice::Winter::Unit, nil] what it is on a cold morning; nil where nothing cranks it
     # @param seed [Integer]
     # @param now [Time]
-    def initialize(unit:, batteries:, story:, people:, seed:, now:)
+    def initialize(unit:, batteries:, story:, people:, hidden:, seed:, now:)
       @unit = unit
       @batteries = batteries
       @story = story
       @people = people
+      @hidden = hidden
       @random = Random.new(seed)
       @now = now
       @system = unit.core_system(batteries.transform_values(&:to_core))
@@ -30,9 +35,11 @@ module Demo
     end
 
     def write
-      CHECKS_DAYS_AGO.each { |days| battery_check(days) } if @system.battery?
+      checks = @story['sister'] ? CHECKS_DAYS_AGO.last(SISTER_CHECKS) : CHECKS_DAYS_AGO
+      checks.each { |days| battery_check(days) } if @system.battery?
       work_on_job if @story['complaint']
-      crank_check if @system.starter? && @system.battery? && starts?
+      crank_check if @hidden && starts? && !@story['never_cranked']
+      Server::Models::BatteryState.work_out(@batteries.values.map(&:id))
     end
 
     private
@@ -48,16 +55,24 @@ module Demo
     # What fails to start, or is thought to, was not cranked for a test.
     def starts? = @story['work'] != 'starting' || @story['state'] == 'closed'
 
-    # The round before the winter: posts at rest and while it cranks, both drops, how it turns.
+    # The round before the winter: posts at rest and while it cranks, both drops, how it turns, as instruments show what it is in the cold.
     def crank_check
-      celsius = 9 + (@random.rand * 5)
-      unit = simulated([], health: @story.fetch('health', END_HEALTH), celsius: celsius)
+      seen = @hidden.seen(9 + (@random.rand * 5))
       time = @now - (CRANK_CHECK_DAYS_AGO * DAY) - @random.rand(20_000)
-      readings = CRANK_CHECKS.map do |key|
-        said = key == 'posts_cranking' ? { 'battery_temperature_celsius' => celsius.round, 'engine_meanwhile' => 'cranks' } : {}
-        [measured(unit, key, nil, time += 90, round: 0, said: said), time]
-      end
-      keep(readings, job: nil)
+      said = { 'battery_temperature_celsius' => seen.celsius, 'engine_meanwhile' => 'cranks' }
+      keep(crank_figures(seen).map { |key, value| [shown(key, value, time += 90, key == 'posts_cranking' ? said : {}), time] }, job: nil)
+    end
+
+    def crank_figures(seen)
+      { 'posts_rest' => seen.rest_volt, 'cranking_behaviour' => 'normal', 'posts_cranking' => seen.posts_volt,
+        'positive_drop' => (seen.drop_volt * (1 - GROUND_SHARE)).round(3), 'ground_drop' => (seen.drop_volt * GROUND_SHARE).round(3),
+        'cranking_speed' => seen.speed_rpm }.compact
+    end
+
+    def shown(key, value, time, said)
+      figure = value.is_a?(String) ? { observation: value } : { value: value }
+      CORE::Readings::Reading.new(id: uuid, test_key: key, conditions: said, taken_at: time, **figure,
+                                  state: CORE::Readings::Catalogue.fetch(key).state)
     end
 
     # Health falls a little each winter; a worn battery falls faster.
@@ -83,11 +98,11 @@ module Demo
                                           charge_percent: 92 + (@random.rand * 7))
     end
 
-    def measured(unit, key, position, time, round:, said: {})
+    def measured(unit, key, position, time, round:)
       found = unit.measure(key, position: position)
       CORE::Readings::Reading.new(id: uuid, test_key: key, position: position, battery: position && @system.batteries[position],
                                   value: found.value, observation: found.observation, cells: found.cells || [], state: found.state,
-                                  conditions: found.conditions.merge(said), taken_at: time, round: round)
+                                  conditions: found.conditions, taken_at: time, round: round)
     end
 
     def faults
@@ -180,17 +195,17 @@ module Demo
                                       reason: values.fetch(:parked_missing, ''))
     end
 
+    # In one statement each: a fleet has thousands.
     def keep(readings, job:)
-      readings.each { |reading, time| Server::Models::Reading.create(row(reading, time, job)) }
+      readings.map { |reading, time| row(reading, time, job) }.group_by(&:keys).each_value { |rows| Server::Models::Reading.multi_insert(rows) }
       points, tests = readings.map(&:first).partition { |reading| reading.is_a?(CORE::Readings::PointReading) }
       judgements = CORE::Faults::Assessment.new(system: @system, readings: tests, points: points, machine: @whole.machine).judgements
-      readings.each do |reading, time|
-        judgement = judgements.fetch(reading.id)
-        Server::Models::Judgement.create(
-          reading_id: reading.id, verdict: judgement.verdict, validity: judgement.validity, weight: judgement.weight, made_at: time,
-          snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)), core_version: CORE::VERSION
-        )
-      end
+      Server::Models::Judgement.multi_insert(readings.map { |reading, time| judged(judgements.fetch(reading.id), time) })
+    end
+
+    def judged(judgement, time)
+      { reading_id: judgement.reading_id, verdict: judgement.verdict, validity: judgement.validity, weight: judgement.weight, made_at: time,
+        snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)), core_version: CORE::VERSION }
     end
 
     def row(reading, time, job)

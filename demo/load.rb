@@ -3,7 +3,9 @@
 # Loads the demo fleet into an empty database. Seeded: the same day gives the same fleet.
 require 'yaml'
 require_relative '../server/boot'
+require_relative 'grounds'
 require_relative 'history'
+require_relative 'shelf'
 require_relative 'weather'
 require_relative 'winter'
 
@@ -31,13 +33,27 @@ module Demo
         MODELS::Sheet.bring_in_shipped
         people = load_people
         yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
-        units = @plan['units'].each_with_index.to_h { |row, index| [load_unit(row, yards, people, SEED + index), row] }
-        Winter.new(cranked(units), by: people.fetch('electrician'), seed: SEED, now: Time.now.utc).write
+        hidden = rows.each_with_index.to_h { |row, index| load_unit(row, yards, people, SEED + index) }
+        Winter.new(hidden.compact, by: people.fetch('electrician'), seed: SEED, now: Time.now.utc).write
+        ground_rounds(people.fetch('electrician'))
+        notices(people.fetch('electrician'))
+        Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
       end
       self
     end
 
     private
+
+    # Those with a story of their own, and their sister units.
+    def rows = @plan['units'] + @plan['sisters'].flat_map { |row| sisters(row) }
+
+    def sisters(row)
+      like = @plan['units'].find { |unit| unit['number'] == row['like'] }
+      row['numbers'].each_with_index.map do |number, index|
+        story = row['stories'][index % row['stories'].size]
+        { **like, **row.fetch('facts', {}), 'number' => number, 'yard' => row['yards'][index % row['yards'].size], 'story' => story }
+      end
+    end
 
     def load_people
       digest = Server::Passwords.digest(PASSWORD)
@@ -48,25 +64,47 @@ module Demo
       id = format('00000000-0000-4000-8000-%012d', seed)
       volt = row['arrangement'] == 'series' ? 24 : 12
       unit = MODELS::Unit.establish(
-        id: id, number: row['number'], name: row['name'], kind: row['kind'], yard_id: yards.fetch(row['yard']), system_volt: volt,
+        id: id, number: row['number'], name: row['name'], kind: row['kind'], make: row['make'], model: row['model'],
+        yard_id: yards.fetch(row['yard']), system_volt: volt,
         arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
         alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true),
         heat_aid: row.fetch('heat_aid', true), control_unit: %w[truck bus].include?(row['kind'])
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])
-      History.new(unit: unit, batteries: batteries, story: @plan['stories'].fetch(row['story']), people: people,
-                  seed: seed, now: @now).write
-      unit
+      hidden = hidden(unit, row, seed)
+      History.new(unit: unit, batteries: batteries, story: story(row), people: people, hidden: hidden, seed: seed, now: @now).write
+      MODELS::StartThreshold.work_out(unit)
+      [unit, hidden]
     end
 
-    # Those with a starter, by label and health.
-    def cranked(units)
-      units.select { |unit, row| unit.usual_cranking_current_ampere && row['battery'] }.to_h do |unit, row|
-        ampere, standard = row['battery']
-        health = @plan['stories'].fetch(row['story']).fetch('health', History::END_HEALTH)
-        [unit, { rating: Wattomneum::Batteries::Rating.new(ampere: ampere.to_f, standard: standard), health: health }]
+    def ground_rounds(person)
+      @plan.fetch('ground_rounds').each_with_index do |row, index|
+        unit = MODELS::Unit.where(number: row['unit']).eager(:yard).all.first
+        Grounds.new(unit, by: person, days: row['days'], seed: SEED + index, now: @now).write
       end
+    end
+
+    def notices(person)
+      @plan.fetch('noticed').each do |row|
+        MODELS::Notice.create(id: SecureRandom.uuid, unit_id: MODELS::Unit.first(number: row['unit']).id, person_id: person.id,
+                              noticed_at: @now - (row['days'] * History::DAY), **row.slice('what', 'place', 'severity').transform_keys(&:to_sym))
+      end
+    end
+
+    def story(row) = @plan['stories'].fetch(row['story'])
+
+    # What it is on a cold morning, by label and health; nil where nothing cranks it.
+    def hidden(unit, row, seed)
+      return unless unit.usual_cranking_current_ampere && row['battery']
+
+      ampere, standard = row['battery']
+      rated = Wattomneum::Batteries::Rating.new(ampere: ampere.to_f, standard: standard).sae_ampere
+      known = Wattomneum::Practice::Winter::Unit::Known.new(
+        batteries: unit.system_volt / 12, heat_aid: unit.heat_aid, control_unit: unit.control_unit,
+        rating_ampere: rated * (unit.arrangement == 'parallel' ? unit.battery_count : 1), health: story(row).fetch('health', History::END_HEALTH)
+      )
+      Wattomneum::Practice::Winter::Unit.new(Random.new(seed), known: known)
     end
 
     def fit_sheets(unit, keys)

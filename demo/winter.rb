@@ -1,21 +1,24 @@
 # frozen_string_literal: true
 
 module Demo
-  # The nights of this autumn in every yard, and how units started after each: hidden units of the core's own winters, with the labels and the
-  # health that the fleet's have.
+  # The nights of two winters in every yard, and how units started after each, as it was told then, beside what was forecast then.
   class Winter
     MODELS = Server::Models
-    WINTER = Wattomneum::Practice::Winter
-    DAY = 86_400
-    DAWNS = 18
-    USED_SHARE = 0.8
+    CORE = Wattomneum
+    DAWN = CORE::ColdStart::Told::Dawn
+    # From the first of November of last year on.
+    FIRST_MONTH = 11
+    # Nobody taps where it was mild, and not every unit is used every day.
+    TOLD_UNDER_CELSIUS = 0.0
+    USED_SHARE = 0.5
+    private_constant :CORE, :DAWN
 
-    # @param units [Hash{Server::Models::Unit => Hash}] with its row of fleet.yml and its story's health
+    # @param hidden [Hash{Server::Models::Unit => CORE::Practice::Winter::Unit}] what each is on a cold morning
     # @param by [Server::Models::Account]
     # @param seed [Integer]
     # @param now [Time]
-    def initialize(units, by:, seed:, now:)
-      @units = units
+    def initialize(hidden, by:, seed:, now:)
+      @hidden = hidden
       @by = by
       @random = Random.new(seed)
       @now = now
@@ -24,38 +27,46 @@ module Demo
 
     # @return [void]
     def write
-      hidden = @units.to_h { |unit, facts| [unit, WINTER::Unit.new(Random.new(@random.rand(2**31)), known: known(unit, facts))] }
-      MODELS::Yard.order(:name).each { |yard| winter_of(yard, hidden.select { |unit, _| unit.yard_id == yard.id }) }
+      MODELS::Yard.order(:name).each { |yard| winters_of(yard, @hidden.select { |unit, _| unit.yard_id == yard.id }) }
     end
 
     private
 
-    def known(unit, facts)
-      ampere = facts[:rating].sae_ampere * (unit.arrangement == 'parallel' ? unit.battery_count : 1)
-      WINTER::Unit::Known.new(batteries: unit.system_volt / 12, rating_ampere: ampere, health: facts[:health], heat_aid: unit.heat_aid,
-                              control_unit: unit.control_unit)
-    end
-
     # The last night is the coming one, of which only the forecast is known.
-    def winter_of(yard, hidden)
+    def winters_of(yard, hidden)
       coming = MODELS::Night.dawns(@now).fetch(yard.id)
-      (0..DAWNS).each do |at|
-        dawn = coming - (DAWNS - at)
-        night = @weather.night(yard.name, dawn)
-        tell(yard, dawn, night, measured: at < DAWNS)
-        start(hidden, dawn, night) if at < DAWNS
-      end
+      nights = (Date.new(coming.year - 1, FIRST_MONTH, 1)..coming).reject { |dawn| dawn.month.between?(4, FIRST_MONTH - 1) }
+                                                                  .to_h { |dawn| [dawn, @weather.night(yard.name, dawn)] }
+      MODELS::Night.multi_insert(nights.map { |dawn, night| row(yard, dawn, night, measured: dawn < coming) })
+      hidden.each { |unit, one| told(unit, one, nights.select { |dawn, night| dawn < coming && night.low < TOLD_UNDER_CELSIUS }) }
     end
 
-    def tell(yard, dawn, night, measured:)
-      MODELS::Night.create(yard_id: yard.id, dawn: dawn, low_celsius: night.forecast, day_before_celsius: night.day_before,
-                           measured_celsius: measured ? night.low : nil, source: 'weather', said_at: @now - 7200)
+    def row(yard, dawn, night, measured:)
+      { yard_id: yard.id, dawn: dawn, low_celsius: night.forecast, day_before_celsius: night.day_before,
+        measured_celsius: measured ? night.low : nil, source: 'weather', said_at: @now - 7200 }
     end
 
-    def start(hidden, dawn, night)
-      used = hidden.select { |_, _| @random.rand < USED_SHARE }
-      entries = used.map { |unit, one| { unit_id: unit.id, outcome: one.morning(night, 1) } }
-      MODELS::Morning.enter(entries, dawn: dawn, by: @by) if entries.any?
+    # As the forecast learnt it from morning to morning.
+    def told(unit, one, nights)
+      threshold = MODELS::StartThreshold[unit.id] or return
+      heard = CORE::ColdStart::Told.new(threshold.stored, capacity_ampere_hour: threshold.capacity_ampere_hour)
+      used = nights.select { @random.rand < USED_SHARE }
+      MODELS::Morning.multi_insert(used.map { |dawn, night| morning(unit, one.morning(night, 1), dawn, night, threshold, heard) })
+      threshold.update(celsius: heard.stored.celsius, variance: heard.stored.variance, mornings: heard.count,
+                       coldest_start: heard.coldest_start, warmest_failure: heard.warmest_failure)
+    end
+
+    def morning(unit, outcome, dawn, night, threshold, heard)
+      evening = CORE::ColdStart::Evening.of(heard.stored, capacity_ampere_hour: threshold.capacity_ampere_hour, low_celsius: night.forecast,
+                                                          day_before_celsius: night.day_before)
+      heard.hear([DAWN.new(outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before)])
+      { id: uuid, unit_id: unit.id, dawn: dawn, outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before,
+        chance: evening.chance(night.forecast), person_id: @by.id, said_at: dawn.to_time.utc + (7 * 3600) }
+    end
+
+    def uuid
+      hex = Random.new(@random.rand(2**62)).bytes(16).unpack1('H*')
+      "#{hex[0, 8]}-#{hex[8, 4]}-4#{hex[13, 3]}-8#{hex[17, 3]}-#{hex[20, 12]}"
     end
   end
 end

@@ -3,7 +3,7 @@
 module Server
   # Settings: read from the environment once, checked, frozen, passed on.
   class Config
-    attr_reader :database_url, :environment, :argon_cost, :hosts, :weather_url
+    attr_reader :database_url, :environment, :argon_cost, :hosts
 
     # @param env [Hash{String => String}]
     # @raise [ArgumentError] naming the variable that is missing or wrong
@@ -13,14 +13,26 @@ module Server
       @secure_session = env.fetch('SESSION_SECURE', '0') == '1'
       @argon_cost = test? ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 15 }
       @hosts = %w[127.0.0.1 localhost] + env.fetch('HOSTS', '').split(',')
-      @weather_url = env['WEATHER_URL'].to_s.empty? ? nil : env['WEATHER_URL']
+      @weather_url = weather_of(env['WEATHER_URL'].to_s)
       freeze
     end
 
     # @return [Boolean]
     def test? = environment == 'test'
 
+    # @return [String, nil] of a service that is asked how cold it gets
+    attr_reader :weather_url
+
     # @return [Boolean] whether the cookie goes over TLS only
     def secure_session? = @secure_session
+
+    private
+
+    def weather_of(url)
+      return if url.empty?
+      return url.chomp('/') if url.match?(%r{\Ahttps?://[^/\s]+})
+
+      raise ArgumentError, "WEATHER_URL must begin with http:// or https://, got #{url}"
+    end
   end
 end

@@ -13,6 +13,7 @@ module Server
       edit_batteries: %w[electrician lead],
       edit_circuits: %w[electrician lead],
       retire_units: %w[lead],
+      lift_hold: %w[lead],
       override_ladder: %w[lead],
       set_house_rules: %w[lead],
       manage_people: %w[lead],

@@ -12,9 +12,11 @@ module Server
 
     OPEN_SECONDS = 2
     READ_SECONDS = 3
+    # An answer that drips is given up.
+    ALL_SECONDS = 10
     MOST_BYTES = 4096
     ON_EARTH = (-60..45)
-    private_constant :OPEN_SECONDS, :READ_SECONDS, :MOST_BYTES, :ON_EARTH
+    private_constant :OPEN_SECONDS, :READ_SECONDS, :ALL_SECONDS, :MOST_BYTES, :ON_EARTH
 
     # @param url [String] of the service
     def initialize(url)
@@ -39,10 +41,18 @@ module Server
 
     def body_of(uri)
       Net::HTTP.start(uri.host, uri.port, use_ssl: uri.scheme == 'https', open_timeout: OPEN_SECONDS, read_timeout: READ_SECONDS) do |http|
-        response = http.get(uri.request_uri)
-        raise Silent, "it answered #{response.code}" unless response.is_a?(Net::HTTPOK)
+        http.request_get(uri.request_uri) { |response| return bounded(response) }
+      end
+    end
 
-        response.body.to_s.byteslice(0, MOST_BYTES)
+    def bounded(response)
+      raise Silent, "it answered #{response.code}" unless response.is_a?(Net::HTTPOK)
+
+      since = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      response.enum_for(:read_body).each_with_object(+'') do |chunk, body|
+        body << chunk
+        raise Silent, "its answer is longer than #{MOST_BYTES} bytes" if body.bytesize > MOST_BYTES
+        raise Silent, 'its answer takes too long' if Process.clock_gettime(Process::CLOCK_MONOTONIC) - since > ALL_SECONDS
       end
     end
 

@@ -3,5 +3,5 @@
 # Loaded by the queue's own command: bundle exec que server/worker.rb
 require_relative 'boot'
 Server::Workers::Nightly.plan
-Server::Workers::WorkOutThresholds.if_missing
+Server::Workers::WorkOutAnew.if_missing
 Server::Workers::AskWeather.plan

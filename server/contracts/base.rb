@@ -11,6 +11,14 @@ module Server
       MOST = 1e12
       Number = Types::Strict::Float.constrained(gteq: -MOST, lteq: MOST)
                                    .constructor { |value| value.is_a?(::Integer) ? value.to_f : value }
+      # Degrees as people type them: "-7", "-3,5", "19 F".
+      Celsius = Number.constructor do |value|
+        next value.is_a?(::Integer) ? value.to_f : value unless value.is_a?(::String)
+
+        Wattomneum::Quantities::Entry.new(text: value, quantity: 'temperature').value.round(1)
+      rescue Wattomneum::InvalidQuantityError
+        value
+      end
       UUID_FORMAT = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
       Uuid = Types::Strict::String.constrained(format: UUID_FORMAT)
       Email = Types::Strict::String.constrained(format: /\A[^@\s]+@[^@\s]+\z/, max_size: 200)

@@ -7,15 +7,7 @@ module Server
       json do
         required(:position).value(:string, included_in?: Wattomneum::Units::ElectricalSystem::POSITIONS)
         optional(:battery_id).value(Types::Uuid)
-        optional(:battery).hash do
-          required(:id).value(Types::Uuid)
-          required(:tag).value(Types::Text, :filled?, max_size?: 40)
-          required(:type).value(:string, included_in?: Wattomneum::Batteries::Battery::TYPES.keys)
-          required(:rating_ampere).value(Types::Number)
-          required(:rating_standard).value(:string, included_in?: Wattomneum::Batteries::Rating::STANDARDS.keys)
-          optional(:capacity_ampere_hour).maybe(Types::Number, gt?: 0, lteq?: 400)
-          optional(:date_code).maybe(Types::Text, max_size?: 12)
-        end
+        optional(:battery).hash(NewBattery::FIELDS)
       end
 
       rule(:battery, :battery_id) do

@@ -8,9 +8,10 @@ module Server
 
       json do
         required(:dawn).value(:date)
-        optional(:low_celsius).value(Types::Number, **ON_EARTH)
-        optional(:day_before_celsius).maybe(Types::Number, **ON_EARTH)
-        optional(:measured_celsius).value(Types::Number, **ON_EARTH)
+        optional(:low_celsius).value(Types::Celsius, **ON_EARTH)
+        optional(:day_before_celsius).maybe(Types::Celsius, **ON_EARTH)
+        optional(:measured_celsius).value(Types::Celsius, **ON_EARTH)
+        optional(:confirmed).value(:bool)
       end
 
       rule(:dawn).validate(:in_our_time)

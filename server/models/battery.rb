@@ -40,6 +40,25 @@ module Server
         )
       end
 
+      # @param reason [String]
+      # @return [Battery]
+      # @raise [Refusals::InvalidInput] while it stands in a unit
+      def scrap(reason, at:)
+        fitting = Fitting.current.eager(:unit).where(battery_id: id).all.first
+        raise Refusals::InvalidInput.new("It stands in #{fitting.unit.number}: take it off first", fields: {}) if fitting
+
+        update(scrapped_at: scrapped_at || at, scrapped_because: scrapped_because || reason)
+        self
+      end
+
+      # Back onto the shelf.
+      #
+      # @return [Battery]
+      def keep
+        update(scrapped_at: nil, scrapped_because: nil)
+        self
+      end
+
       # @param input [Hash] of Contracts::BatteryEdit
       # @return [Battery]
       def correct(input)
@@ -50,6 +69,7 @@ module Server
 
         Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
         update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))
+        BatteryState.work_out([id])
         self
       end
     end

@@ -11,6 +11,15 @@ module Server
         def current = where(Sequel.function(:upper_inf, :during))
       end
 
+      # SQL: select unit_id, greatest(max(lower(during)), max(upper(during))) from fitting where unit_id in ? group by unit_id
+      #
+      # @param unit_ids [Array<String>]
+      # @return [Hash{String => Time}] when a battery last came in or went, by unit
+      def self.changed_at(unit_ids)
+        came, went = %i[lower upper].map { |bound| Sequel.function(:max, Sequel.function(bound, :during)) }
+        where(unit_id: unit_ids).group(:unit_id).select_hash(:unit_id, Sequel.function(:greatest, came, went).as(:changed_at))
+      end
+
       # @raise [Refusals::InvalidInput] if the position is taken or the battery stands elsewhere
       def self.place(unit_id:, battery_id:, position:, at:)
         during = Sequel::Postgres::PGRange.new(at, nil, exclude_end: true, db_type: 'tstzrange')

@@ -6,6 +6,9 @@ module Server
     class FleetShift < Sequel::Model(:fleet_shift)
       unrestrict_primary_key
       CORE = Wattomneum
+      # Units that wait for each other meanwhile.
+      AT_ONCE = 100
+      private_constant :AT_ONCE
 
       class << self
         # @return [CORE::ColdStart::FleetShift::Shift]
@@ -13,10 +16,9 @@ module Server
           first&.then { |row| CORE::ColdStart::FleetShift::Shift.new(celsius: row.celsius, ratio: row.ratio) } || CORE::ColdStart::FleetShift::Shift.none
         end
 
-        # @param now [Time]
         # Every few days, and the thresholds after it.
         #
-        # @return [Integer, nil] units that can be forecast; nil where it is not due
+        # @param now [Time]
         def work_out(now: Time.now.utc)
           row = first
           return if row && now - row.worked_out_at < CORE::ColdStart::Table::DATA.dig('fleet_shift', 'every_days') * 86_400
@@ -24,7 +26,7 @@ module Server
           best = CORE::ColdStart::FleetShift.new(seen).best
           dataset.insert_conflict(target: :single, update: { celsius: best.celsius, ratio: best.ratio, worked_out_at: now })
                  .insert(single: true, celsius: best.celsius, ratio: best.ratio, worked_out_at: now)
-          StartThreshold.work_out_all
+          StartThreshold.select_map(:unit_id).each_slice(AT_ONCE) { |unit_ids| StartThreshold.hear_mornings(unit_ids) }
         end
 
         private

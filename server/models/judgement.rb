@@ -21,7 +21,9 @@ module Server
           fresh = record.assessment.judgements
           newest = newest_of(fresh.keys)
           changed = fresh.values.reject { |one| newest[one.reading_id]&.says?(one) || !newest.key?(one.reading_id) }
-          changed.each { |one| keep(one, occasion: 'judged_again') }.size
+          changed.each { |one| keep(one, occasion: 'judged_again') }
+          BatteryState.work_out(record.readings.filter_map(&:battery_id).uniq)
+          changed.size
         end
 
         # SQL: select distinct on (reading_id) * from judgement where reading_id in ? order by reading_id, made_at desc

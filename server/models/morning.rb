@@ -21,50 +21,41 @@ module Server
                                              fields: { 'entries' => ['name units of this fleet'] })
           end
 
+          refuse_future(units.values, dawn)
           nights = Night.where(dawn: dawn, yard_id: units.values.map(&:yard_id).uniq).to_h { |night| [night.yard_id, night] }
-          entries.each { |entry| keep(units.fetch(entry[:unit_id]), entry[:outcome], nights, dawn, by) }
-          units.sort.each { |_, unit| StartThreshold.work_out(unit) } # in one order, whoever else enters them too
+          thresholds = StartThreshold.where(unit_id: units.keys).to_h { |row| [row.unit_id, row] }
+          # In one order, whoever else enters them too.
+          entries.sort_by { |one| one[:unit_id] }.each do |entry|
+            unit = units.fetch(entry[:unit_id])
+            keep(unit, dawn, entry[:outcome], by: by, **forecast(nights[unit.yard_id], thresholds[unit.id]))
+          end
+          StartThreshold.hear_mornings(units.keys)
         end
 
         private
 
-        def keep(unit, outcome, nights, dawn, by)
-          refuse_future(unit, dawn)
-          night = nights[unit.yard_id]
-          row = { outcome: outcome, low_celsius: night&.at_dawn, day_before_celsius: night&.day_before_celsius, chance: chance(unit, night),
-                  person_id: by.id, said_at: Time.now.utc }
-          dataset.insert_conflict(target: %i[unit_id dawn], update: row.except(:chance)).insert(id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn,
-**row)
+        # What was forecast when it was said first stays beside it.
+        def keep(unit, dawn, outcome, by:, chance:, **night)
+          row = { outcome: outcome, person_id: by.id, said_at: Time.now.utc, **night }
+          dataset.insert_conflict(target: %i[unit_id dawn], update: row)
+                 .insert(id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn, chance: chance, **row)
         end
 
-        def refuse_future(unit, dawn)
-          today = Yard.day_of(Time.now.utc, unit.yard.time_zone)
+        def forecast(night, threshold)
+          { low_celsius: night&.at_dawn, day_before_celsius: night&.day_before_celsius,
+            chance: night && threshold&.evening(**night.forecast)&.chance(night.low_celsius) }
+        end
+
+        def refuse_future(units, dawn)
+          today = units.map { |unit| unit.yard.time_zone }.uniq.map { |zone| Yard.day_of(Time.now.utc, zone) }.min
           return if dawn <= today
 
           raise Refusals::InvalidInput.new('That morning is yet to come', fields: { 'dawn' => ["is after #{today}"] })
         end
-
-        def chance(unit, night)
-          night && StartThreshold[unit.id]&.then { |row| night.evening(row).chance(night.low_celsius) }
-        end
       end
 
-      # @return [Boolean]
-      def telling? = CORE::ColdStart::Morning::TELLING.key?(outcome)
-
-      # @param stored [CORE::ColdStart::Evening::Stored]
-      # @param capacity_ampere_hour [Float]
-      # @yieldparam outcome [String] failed, slow or started, where it is likely to have been so
-      # @yieldparam air [Float] degC of that dawn for a unit that ran the day before
-      # @return [CORE::ColdStart::Evening::Stored] after this morning
-      def moving(stored, capacity_ampere_hour)
-        return stored unless telling?
-
-        evening = Night.evening(stored, capacity_ampere_hour: capacity_ampere_hour, low_celsius: low_celsius, day_before_celsius: day_before_celsius)
-        morning = evening.morning(low_celsius)
-        yield CORE::ColdStart::Morning::TELLING.fetch(outcome), low_celsius - (evening.celsius - stored.celsius) if morning.likely?(outcome)
-        morning.after(outcome)
-      end
+      # @return [CORE::ColdStart::Told::Dawn]
+      def to_core = CORE::ColdStart::Told::Dawn.new(outcome: outcome, low_celsius: low_celsius, day_before_celsius: day_before_celsius)
     end
   end
 end

@@ -9,7 +9,8 @@ module Server
       CORE = Wattomneum
       TOLD_DAYS = 60
       COMING_DAYS = 3
-      private_constant :TOLD_DAYS, :COMING_DAYS
+      NEAR_DAYS = 7
+      private_constant :TOLD_DAYS, :COMING_DAYS, :NEAR_DAYS
 
       class << self
         # From noon on it is the next dawn that people think of.
@@ -23,6 +24,7 @@ module Server
         # @return [Night]
         def say(yard, input)
           refuse_other_times(yard, input[:dawn])
+          ask_fahrenheit(yard, input) unless input[:confirmed]
           typed = { source: 'typed', said_at: Time.now.utc, **input.slice(:low_celsius, :day_before_celsius, :measured_celsius) }
           low = typed[:low_celsius] || first(yard_id: yard.id, dawn: input[:dawn])&.low_celsius || typed[:measured_celsius]
           raise Refusals::InvalidInput.new('Please look at: low celsius', fields: { 'low_celsius' => ['say how cold it gets'] }) if low.nil?
@@ -37,23 +39,13 @@ module Server
         # @param told [Weather::Told]
         # @return [Night]
         def hear(yard, dawn, told)
-          known = first(yard_id: yard.id, dawn: dawn)
-          measured = known&.measured_celsius || told.measured_celsius
-          return known.tap { |night| night.update(measured_celsius: measured) }.tap(&:tell_mornings) if known&.source == 'typed'
-
-          keep(yard, dawn, { low_celsius: told.low_celsius, day_before_celsius: told.day_before_celsius, measured_celsius: measured,
-                             source: 'weather', said_at: Time.now.utc })
-        end
-
-        # @param stored [CORE::ColdStart::Evening::Stored]
-        # @param capacity_ampere_hour [Float]
-        # @param low_celsius [Float]
-        # @param day_before_celsius [Float, nil]
-        # @return [CORE::ColdStart::Evening] of a unit that ran the day before
-        def evening(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:)
-          charge = CORE::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: capacity_ampere_hour)
-          CORE::ColdStart::Evening.new(stored, charge: charge,
-                                               warmer_celsius: CORE::ColdStart::Evening.warmer_celsius(day_before_celsius, low_celsius))
+          heard = { low_celsius: told.low_celsius, day_before_celsius: told.day_before_celsius, source: 'weather', said_at: Time.now.utc }
+          db.transaction do
+            dataset.insert_conflict.insert(yard_id: yard.id, dawn: dawn, **heard)
+            night = for_update.first(yard_id: yard.id, dawn: dawn)
+            night.update(**(night.source == 'typed' ? {} : heard), measured_celsius: night.measured_celsius || told.measured_celsius)
+            night.tap(&:tell_mornings)
+          end
         end
 
         private
@@ -67,21 +59,38 @@ module Server
           raise Refusals::InvalidInput.new('Please look at: dawn', fields: { 'dawn' => [why] })
         end
 
+        # @raise [Refusals::Question] where it looks as if it was read in Fahrenheit
+        def ask_fahrenheit(yard, input)
+          near = known_near(yard, input[:dawn])
+          input.slice(:low_celsius, :measured_celsius, :day_before_celsius).compact.each do |field, celsius|
+            question = CORE::ColdStart::DegreesMeant.question(celsius, near_celsius: near) or next
+            raise Refusals::Question.new(question.text, fields: { field.to_s => [question.text] },
+                                                        details: { question: question.to_h.merge(base_unit: 'degC') })
+          end
+        end
+
+        # What was said of this night already, or of the nearest one to it of this week: of this yard, else of any.
+        #
+        # SQL: select coalesce(measured_celsius, low_celsius) from night where dawn between ? and ? order by yard_id = ? desc, abs(dawn - ?) limit 1
+        def known_near(yard, dawn)
+          where(dawn: (dawn - NEAR_DAYS)..(dawn + NEAR_DAYS))
+            .order(Sequel.desc(Sequel.expr(yard_id: yard.id)), Sequel.function(:abs, Sequel[:dawn] - Sequel.cast(dawn, Date)))
+            .get(Sequel.function(:coalesce, :measured_celsius, :low_celsius))
+        end
+
         def keep(yard, dawn, row)
-          dataset.insert_conflict(target: %i[yard_id dawn], update: row).insert(yard_id: yard.id, dawn: dawn, **row)
-          first(yard_id: yard.id, dawn: dawn).tap(&:tell_mornings)
+          db.transaction do
+            dataset.insert_conflict(target: %i[yard_id dawn], update: row).insert(yard_id: yard.id, dawn: dawn, **row)
+            first(yard_id: yard.id, dawn: dawn).tap(&:tell_mornings)
+          end
         end
       end
 
       # @return [Float] degC, measured where it was
       def at_dawn = measured_celsius || low_celsius
 
-      # @param row [StartThreshold]
-      # @return [CORE::ColdStart::Evening]
-      def evening(row)
-        self.class.evening(row.stored, capacity_ampere_hour: row.capacity_ampere_hour, low_celsius: low_celsius,
-day_before_celsius: day_before_celsius)
-      end
+      # @return [Hash{Symbol => Float, nil}] as it was told in the evening
+      def forecast = { low_celsius: low_celsius, day_before_celsius: day_before_celsius }
 
       # What was said of this morning before anybody said how cold it was.
       def tell_mornings
@@ -91,7 +100,7 @@ day_before_celsius: day_before_celsius)
         return if changed.empty?
 
         told.update(low_celsius: at_dawn, day_before_celsius: day_before_celsius)
-        Unit.where(id: changed).order(:id).all.each { |unit| StartThreshold.work_out(unit) }
+        StartThreshold.hear_mornings(changed)
       end
     end
   end

@@ -77,12 +77,16 @@ module Server
       def ask(value, unit = nil, text = nil)
         return if conditions.said('value_confirmed') == :yes
 
-        question = Wattomneum::Readings::Plausibility.question(test: @test, value: value, system: @system, unit: unit, text: text)
+        question = Wattomneum::Readings::Plausibility.question(test: @test, value: value, system: @system, unit: unit, text: text,
+                                                               rated_ampere: rated_ampere)
         return unless question
 
         raise Refusals::Question.new(question.text, fields: { 'value_text' => [question.text] },
                                                     details: { question: question.to_h.merge(base_unit: @test.units.first) })
       end
+
+      # By its label, of the battery that the tester is on.
+      def rated_ampere = @position && Battery.where(id: battery_id).get(:rating_ampere)
 
       def battery_id
         return unless @position

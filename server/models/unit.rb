@@ -7,25 +7,17 @@ module Server
       unrestrict_primary_key
       plugin :optimistic_locking
       many_to_one :yard, class: 'Server::Models::Yard'
+      many_to_one :unit_class, class: 'Server::Models::UnitClass'
       one_to_many :places, class: 'Server::Models::Place'
       one_to_many :fittings, class: 'Server::Models::Fitting'
       one_to_many :jobs, class: 'Server::Models::Job'
 
       EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
-                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser heat_aid control_unit].freeze
+                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser heat_aid control_unit unit_class_id].freeze
       NUMBER_TAKEN = 'this number is taken'
 
       dataset_module do
         def standing(retired) = retired ? exclude(retired_at: nil) : where(retired_at: nil)
-
-        # SQL: select unit.*, coalesce(n, 0) as open_jobs from unit left join (select unit_id, count(*) as n from job
-        #      where state in ('open', 'parked') group by unit_id) as unfinished ... order by number
-        def listed
-          fitted = proc { |fittings| fittings.current.eager(:battery) }
-          unfinished = Job.unfinished.group_and_count(:unit_id).as(:unfinished)
-          eager(:yard, fittings: fitted).left_join(unfinished, unit_id: :id).order(:number).select_all(:unit)
-                                        .select_append(Sequel.function(:coalesce, Sequel[:unfinished][:count], 0).as(:open_jobs)).all
-        end
       end
 
       class << self
@@ -33,7 +25,15 @@ module Server
         # @return [Unit]
         def establish(input)
           electrical_system(input)
-          in_number_guard { create(input) }.tap { |unit| StartThreshold.work_out(unit) }
+          in_number_guard { create(with_class(input)) }.tap { |unit| StartThreshold.work_out(unit) }
+        end
+
+        # @param input [Hash] with make and model, or without
+        # @return [Hash] with the class they are
+        def with_class(input)
+          return input unless input.key?(:make) || input.key?(:model)
+
+          { **input.except(:make, :model), unit_class_id: UnitClass.named(input[:make], input[:model])&.id }
         end
 
         # Two units with one number: the database decides, the answer is a sentence.
@@ -61,7 +61,7 @@ module Server
           system_volt: system_volt, arrangement: arrangement, battery_count: battery_count, batteries: batteries,
           usual_cranking_current_ampere: usual_cranking_current_ampere, has_isolator: has_isolator,
           alternator_rating_ampere: alternator_rating_ampere, has_sense: has_sense, regulator: regulator, neutral_interlock: neutral_interlock,
-          grounding: grounding, has_equaliser: has_equaliser
+          grounding: grounding, has_equaliser: has_equaliser, heat_aid: heat_aid
         )
       end
 
@@ -71,7 +71,7 @@ module Server
       def edit(input)
         self.class.electrical_system(input)
         refuse_stale!(input[:lock_version])
-        self.class.in_number_guard { update(input.except(:lock_version)) }
+        self.class.in_number_guard { update(self.class.with_class(input.except(:lock_version))) }
         foreseen
       end
 
@@ -123,15 +123,22 @@ module Server
       def foreseen = tap { |unit| StartThreshold.work_out(unit) }
 
       def from_the_shelf(battery_id)
-        Battery.for_update.first(id: battery_id) ||
-          raise(Refusals::InvalidInput.new('No such battery: look at the shelf again', fields: { 'battery_id' => ['is not on record'] }))
+        battery = Battery.for_update.first(id: battery_id)
+        return battery if battery && battery.scrapped_at.nil?
+
+        why = battery ? 'was scrapped' : 'is not on record'
+        raise Refusals::InvalidInput.new('No such battery on the shelf: look at it again', fields: { 'battery_id' => [why] })
+      end
+
+      def theirs
+        { **values.slice(*EDITED, :lock_version).except(:unit_class_id), **UnitClass.names_of(unit_class) }
       end
 
       def refuse_stale!(seen_version)
         return if seen_version == lock_version
 
         raise Refusals::EditConflict.new('Somebody else changed this unit meanwhile. Look at both and save again',
-                                         details: { theirs: values.slice(*EDITED, :lock_version) })
+                                         details: { theirs: theirs })
       end
     end
   end

@@ -4,7 +4,7 @@ module Server
   module Presenters
     # Today: a line a unit, sorted by consequence, each with its action.
     class Today
-      ORDER = %w[down temporary parked battery].freeze
+      ORDER = %w[held down temporary parked battery].freeze
 
       def self.call(result) = new(result).call
 
@@ -14,11 +14,19 @@ module Server
       end
 
       def call
-        lines = job_lines + temporary_lines + battery_lines
-        { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] } }
+        lines = held_lines + job_lines + temporary_lines + battery_lines
+        { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] }, counts: @result.counts }
       end
 
       private
+
+      def held_lines
+        @result.held.map do |notice|
+          line(kind: 'held', verdict: 'act', unit: notice.unit, rank: notice.noticed_at.to_i, since: notice.noticed_at.iso8601,
+               words: ["Held: #{notice.what}", *(notice.place unless notice.place.empty?)].join(', '), action: 'Look at the unit',
+               path: "/units/#{notice.unit_id}")
+        end
+      end
 
       def job_lines
         @result.jobs.map do |job|
@@ -40,11 +48,11 @@ module Server
       end
 
       def battery_lines
-        @result.batteries.map do |row|
+        @result.batteries.map.with_index do |row, index|
           { kind: 'battery', verdict: row[:verdict], unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard],
             time_zone: row[:time_zone],
             words: battery_words(row), since: row[:taken_at].iso8601,
-            action: 'Look at the unit', path: "/units/#{row[:unit_id]}", rank: row[:verdict] == 'act' ? 0 : 1 }
+            action: 'Look at the unit', path: "/units/#{row[:unit_id]}", rank: index }
         end
       end
 

@@ -19,8 +19,9 @@ module Server
       end
 
       def call
-        { nights: @result.yards.map { |yard| night(yard) }, lines: @result.lines.map { |one| line(one) }, others: @result.others,
-          untested: @result.untested, record: record }
+        lines = @result.lines.map { |one| line(one) }
+        { nights: @result.yards.map { |yard| night(yard) }, lines: lines, others: @result.others, untested: @result.untested, record: record,
+          plan: plan(lines) }
       end
 
       # @param key [String] of what limits a start
@@ -57,17 +58,50 @@ module Server
 
       def night(yard)
         kept = @result.nights[yard.id]
-        { yard_id: yard.id, yard: yard.name, dawn: @result.dawns.fetch(yard.id).iso8601, low_celsius: kept&.low_celsius,
-          day_before_celsius: kept&.day_before_celsius, measured_celsius: kept&.measured_celsius, source: kept&.source,
-          said_at: kept&.said_at&.iso8601, time_zone: yard.time_zone }
+        dawn = @result.dawns.fetch(yard.id)
+        { yard_id: yard.id, yard: yard.name, time_zone: yard.time_zone, dawn: dawn.iso8601, morning: dawn <= @result.today.fetch(yard.id),
+          low_celsius: kept&.low_celsius, day_before_celsius: kept&.day_before_celsius, measured_celsius: kept&.measured_celsius,
+          source: kept&.source, said_at: kept&.said_at&.iso8601 }
       end
 
       def line(one)
         row = one.row
         { unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard_id: row[:yard_id], yard: row[:yard], chance: one.chance.round(3),
           chance_words: self.class.spoken_chance(one.chance), verdict: self.class.verdict(one.chance, tested: row[:tested]), words: words(one),
-          tested: row[:tested],
+          tested: row[:tested], **planned(one),
           outcome: @result.outcomes[[row[:unit_id], @result.dawns.fetch(row[:yard_id])]], path: "/units/#{row[:unit_id]}" }
+      end
+
+      # The same night with what is ticked done.
+      def planned(one)
+        ticked = @result.plans.fetch([one.row[:unit_id], @result.dawns.fetch(one.row[:yard_id])], [])
+        remedies = offered(one).map { |remedy| { **remedy.transform_keys(&:to_sym), planned: ticked.include?(remedy['key']) } }
+        won = remedies.select { |remedy| remedy[:planned] }.map { |remedy| remedy[:degrees] }
+        chance = one.evening.chance(one.low_celsius, won_celsius: CORE::ColdStart::Remedies.together(won))
+        { remedies: remedies, chance_planned: chance.round(3), chance_planned_words: won.any? ? self.class.spoken_chance(chance) : nil }
+      end
+
+      # What may be frozen is not charged.
+      def offered(one)
+        return one.row[:remedies] unless one.evening.may_freeze?(one.low_celsius)
+
+        one.row[:remedies].reject { |remedy| remedy['key'] == 'charge' }
+      end
+
+      # How many of the list are expected not to start, as they stand and with what is ticked, and the minutes that takes.
+      def plan(lines)
+        ticked = lines.flat_map { |line| line[:remedies].select { |remedy| remedy[:planned] } }
+        { minutes: ticked.sum { |remedy| remedy[:minutes] }, cautions: cautions(lines),
+          failing: lines.sum { |line| line[:chance] }.round(1),
+          failing_planned: lines.sum { |line| line[:chance_planned] }.round(1) }
+      end
+
+      # Of what is ticked, with what each kind of unit adds to them.
+      def cautions(lines)
+        lines.flat_map do |line|
+          ids = line[:remedies].select { |remedy| remedy[:planned] }.flat_map { |one| CORE::ColdStart::Remedies::ROWS.dig(one[:key], 'cautions').to_a }
+          ids.empty? ? [] : CORE::Safety::Cautions.on(CORE::Safety::Cautions.fetch_all(ids.uniq), @result.systems.fetch(line[:unit_id]))
+        end.map(&:text).uniq
       end
 
       def words(one)

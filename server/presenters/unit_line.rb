@@ -8,14 +8,8 @@ module Server
         { id: unit.id, number: unit.number, name: unit.name, kind: unit.kind, yard: unit.yard.name, time_zone: unit.yard.time_zone,
           system: system_words(unit),
           open_jobs: unit.values.fetch(:open_jobs, 0), retired: !unit.retired_at.nil?,
-          batteries: batteries(unit), lock_version: unit.lock_version }
+          lock_version: unit.lock_version }
       end
-
-      def self.batteries(unit)
-        fittings = unit.associations[:fittings] || []
-        fittings.sort_by(&:position).map { |fitting| { position: fitting.position, tag: fitting.battery.tag } }
-      end
-      private_class_method :batteries
 
       # @return [String] "12 V, 2 in parallel"
       def self.system_words(unit)

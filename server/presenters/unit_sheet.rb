@@ -2,7 +2,7 @@
 
 module Server
   module Presenters
-    # A unit's sheet: loops, batteries, open items, timeline.
+    # A unit's sheet: loops, batteries, open items. What happened to it comes a page at a time beside it.
     class UnitSheet
       def self.call(unit) = new(Queries::UnitRecord.new(unit), Queries::UnitCircuits.new(unit.id)).call
 
@@ -16,9 +16,10 @@ module Server
       end
 
       def call
-        { **UnitLine.call(@unit), yard_id: @unit.yard_id, positions: @system.positions, **circuit_fields,
-          **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary, timeline: timeline }, @system),
-          past_batteries: past_batteries, jobs: @record.jobs.map { |job| job_brief(job) },
+        { **UnitLine.call(@unit), yard_id: @unit.yard_id, **Models::UnitClass.names_of(@unit.unit_class),
+          positions: @system.positions, **circuit_fields,
+          **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary }, @system),
+          past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) }, jobs: @record.jobs.map { |job| job_brief(job) },
           circuits: @circuits.fitted.map { |one| Circuits::SheetLine.call(one.version, fitted: one) } }
       end
 
@@ -68,8 +69,9 @@ module Server
       end
 
       def slot(fitting)
-        { fitted_at: fitting.during.begin.iso8601, battery: Battery.call(fitting.battery),
-          last: last_battery_readings(fitting.battery), outlook: outlook(fitting.battery) }
+        battery = fitting.battery
+        { fitted_at: fitting.during.begin.iso8601, battery: Battery.call(battery), last: last_battery_readings(battery),
+          outlook: BatteryOutlook.call(@record.trend.points(battery.id), limits: @record.limits) }
       end
 
       def last_battery_readings(battery)
@@ -77,31 +79,6 @@ module Server
           reading(row).slice(:id, :short, :spoken, :verdict, :taken_at, :summary, :judged_by)
         end
       end
-
-      # When health will cross the limit, or why nobody can say yet.
-      def outlook(battery)
-        tests = @record.battery_tests.fetch(battery.id, [])
-        points = tests.map do |row|
-          health = Wattomneum::Batteries::Health.percent(measured_ampere: row.value,
-                                                         rated_ampere: battery.rating_ampere)
-          Wattomneum::Batteries::ReplacementForecast::Point.new(day: row.taken_at.to_f / 86_400,
-                                                                health_percent: health, counts: usable?(row))
-        end
-        forecast = Wattomneum::Batteries::ReplacementForecast.new(points, limits: @record.limits)
-        { points: points.map do |point|
-          { day: day(point.day), health_percent: point.health_percent.round(1), counts: point.counts }
-        end,
-          limit_percent: forecast.limit_percent, missing: forecast.missing, crosses_on: day(forecast.crossing_day),
-          crosses_between: forecast.crossing_interval&.map { |number| day(number) } }
-      end
-
-      # A test taken on a discharged battery, or with its conditions unsaid, is shown but left out of the line.
-      def usable?(row)
-        judgement = @record.battery_test_judgements[row.id]
-        judgement.nil? || %w[valid approximate].include?(judgement.validity)
-      end
-
-      def day(number) = number && Time.at(number * 86_400).utc.to_date.iso8601
 
       def past_batteries
         @record.fittings.reject { |fitting| fitting.during.end.nil? }.map do |fitting|
@@ -115,38 +92,15 @@ module Server
           parked_missing: job.parked_missing }
       end
 
+      def notice(one)
+        one.values.slice(:id, :what, :place, :severity).merge(noticed_at: one.noticed_at.iso8601)
+      end
+
       def temporary
         @record.temporary_repairs.map do |repair|
           { job_id: repair.job_id, element_label: repair.part_label,
             temporary_until: repair.temporary_until.iso8601, reason: repair.temporary_reason }
         end
-      end
-
-      def timeline
-        (reading_entries + job_entries + repair_entries).sort_by { |entry| entry[:at] }.reverse
-      end
-
-      def reading_entries
-        @record.recent_readings.map do |row|
-          shown = reading(row)
-          { kind: 'reading', at: shown[:taken_at], words: [shown[:label], row.position && "battery #{row.position}"].compact.join(', '),
-            **shown.slice(:spoken, :verdict, :summary, :judged_by, :job_id), detail: shown[:condition_line] }
-        end
-      end
-
-      def job_entries
-        @record.jobs.map { |job| entry('job', job.opened_at, "Job #{job.number}: #{job.complaint}", job.id) }
-      end
-
-      def repair_entries
-        @record.recent_repairs.map do |row|
-          label = row.part_label
-          entry('repair', row.made_at, "#{label} #{row.action}, #{row.cause.tr('_', ' ')}", row.job_id)
-        end
-      end
-
-      def entry(kind, time, words, job_id)
-        { kind: kind, at: time.iso8601, words: words, job_id: job_id, spoken: nil, verdict: nil, summary: nil, judged_by: nil, detail: nil }
       end
     end
   end

@@ -28,7 +28,7 @@ module Server
         { verdict: verdict, spoken: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
           limited_by: Tonight.limited_by(row.limited_by), tested: row.tested, read_at: row.read_at&.iso8601, told: row.mornings,
           low_celsius: low, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
-          cautions: low && evening.may_freeze?(low) ? cautions(%w[frozen_battery]) : [],
+          cautions: @query.may_freeze? ? cautions(%w[frozen_battery]) : [],
           measure: measure, remedies: @query.remedies.map { |one| remedy(one) } }
       end
 
@@ -47,7 +47,7 @@ module Server
       # The same night with the threshold so much lower.
       def remedy(one)
         { key: one.key, words: one.words, degrees: one.degrees.round(1), minutes: one.minutes,
-          chance_words: low && Tonight.spoken_chance(evening.chance(low + one.degrees)),
+          chance_words: low && Tonight.spoken_chance(evening.chance(low, won_celsius: one.degrees)),
           cautions: cautions(one.cautions) }
       end
 

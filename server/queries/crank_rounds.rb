@@ -9,15 +9,16 @@ module Server
       BETWEEN = { [POSTS, 'cranking'] => 'posts_cranking', [POSTS, 'stopped'] => 'posts_rest',
                   [%w[positive_post starter_stud], 'cranking'] => 'positive_drop',
                   [%w[negative_post starter_case], 'cranking'] => 'ground_drop' }.freeze
-      KEYS = %w[posts_rest posts_cranking positive_drop ground_drop cranking_current cranking_behaviour].freeze
+      KEYS = %w[posts_rest posts_cranking positive_drop ground_drop cranking_current cranking_behaviour cranking_speed].freeze
       DROPS = %w[positive_drop ground_drop].freeze
       # What did not turn its engine was no crank test.
       BEHAVES = %w[normal slow].freeze
       MEANWHILE = %w[cranks slow].freeze
       MOST_LOOKED_AT = 200
-      private_constant :POSTS, :BETWEEN, :KEYS, :DROPS, :BEHAVES, :MEANWHILE, :MOST_LOOKED_AT
-      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere; taken_at
-      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :taken_at, keyword_init: true)
+      LEAST_RPM = 30.0
+      private_constant :POSTS, :BETWEEN, :KEYS, :DROPS, :BEHAVES, :MEANWHILE, :MOST_LOOKED_AT, :LEAST_RPM
+      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere, speed_rpm; taken_at
+      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :speed_rpm, :taken_at, keyword_init: true)
 
       # @param unit_id [String]
       # @param since [Time, nil] when the bank became what it is
@@ -80,8 +81,11 @@ module Server
 
         drops = DROPS.map { |key| round[key]&.value&.abs }
         Round.new(rest_volt: rest.to_f, posts_volt: posts.value, drop_volt: (drops.sum if drops.all?), celsius: celsius(round),
-                  ampere: round['cranking_current']&.value, taken_at: posts.taken_at)
+                  ampere: round['cranking_current']&.value, speed_rpm: speed(round), taken_at: posts.taken_at)
       end
+
+      # What hardly turned is no speed of a crank test.
+      def speed(round) = round['cranking_speed']&.value&.then { |rpm| rpm if rpm >= LEAST_RPM }
 
       def celsius(round)
         round.values_at('posts_cranking', 'cranking_current').compact

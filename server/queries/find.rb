@@ -59,11 +59,13 @@ module Server
           detail: "#{label}, on #{unit_number}" }
       end
 
+      # SQL: select battery.id, tag, position, unit.number from battery left join fitting (current) left join unit where tag matches
       def batteries
-        tagged = Models::Battery.where(Sequel.ilike(:tag, pattern))
-        Models::Fitting.current.where(battery: tagged).eager(:battery, :unit).limit(MOST).all.map do |fitting|
-          { kind: 'unit', id: fitting.unit.id, label: "Battery #{fitting.battery.tag}",
-            detail: "#{fitting.position} in #{fitting.unit.number} #{fitting.unit.name}" }
+        standing = Models::Fitting.current.as(:standing)
+        Models::Battery.naked.where(Sequel.ilike(:tag, pattern)).where(scrapped_at: nil)
+                       .left_join(standing, battery_id: Sequel[:battery][:id]).left_join(:unit, id: Sequel[:standing][:unit_id])
+                       .order(:tag).limit(MOST).select_map([Sequel[:battery][:id], :tag, :position, :number]).map do |id, tag, position, number|
+          { kind: 'battery', id: id, label: "Battery #{tag}", detail: number ? "#{position} in #{number}" : 'on the shelf' }
         end
       end
     end

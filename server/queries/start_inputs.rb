@@ -20,17 +20,30 @@ module Server
       def call
         return unless system.starter? && system.battery? && system.lead_acid?
 
-        CrankRounds.new(@unit.id, since: batteries_changed_at).all.lazy.filter_map { |round| tested(round) }.first || untested
+        CrankRounds.new(@unit.id, since: Models::Fitting.changed_at([@unit.id])[@unit.id]).all.lazy.filter_map do |round|
+          tested(round)
+        end.first || untested
       end
 
       # @return [Wattomneum::Units::ElectricalSystem] with the batteries that stand in it
       def system = @system ||= @unit.core_system(fittings.to_h { |fitting| [fitting.position, fitting.battery.to_core] })
 
-      # @return [LabelledBank]
-      def bank = @bank ||= LabelledBank.new(fittings, system)
+      # @param celsius [Float] of the crank test
+      # @return [CORE::ColdStart::BankParts]
+      def bank(**celsius) = CORE::ColdStart::BankParts.new((@labelled ||= LabelledBank.new(fittings, system)).parts, system: system, **celsius)
 
-      # @return [Time, nil] when the last battery came in
-      def batteries_changed_at = @batteries_changed_at ||= Models::Fitting.where(unit_id: @unit.id).max(Sequel.function(:lower, :during))
+      # What each thing that may be done would win.
+      #
+      # @param found [Found]
+      # @param charge [CORE::ColdStart::Evening::Charge]
+      # @param may_freeze [Boolean] whether its batteries may be ice
+      # @param limits [CORE::Limits::Table]
+      # @return [Array<CORE::ColdStart::Remedies::Remedy>] the most first
+      def remedies(found, charge:, limits:, may_freeze: false)
+        sound = found.drop_volt && CORE::ColdStart::Remedies.sound_drop_volt(system, limits: limits)
+        CORE::ColdStart::Remedies.new(found.inputs, charge: charge, sound_drop_volt: sound, may_freeze: may_freeze,
+                                                    bank: bank(celsius: found.inputs.value(:test_celsius))).all
+      end
 
       private
 
@@ -41,6 +54,7 @@ module Server
       def tested(round)
         test = CORE::Cranking::CrankTest.new(
           rest_volt: round.rest_volt, posts_volt: round.posts_volt, drop_volt: round.drop_volt || usual_drop, ampere: round.ampere,
+          speed_rpm: round.speed_rpm,
           celsius: round.celsius || UNSAID.value, batteries_in_series: system.blocks_in_series
         )
         Found.new(inputs: CORE::ColdStart::Inputs.of_test(test, **aids, known: unread(round)), read_at: round.taken_at, drop_volt: round.drop_volt)
@@ -56,7 +70,7 @@ module Server
       end
 
       def untested
-        inputs = CORE::ColdStart::Inputs.untested(bank_ohm: bank.ohm, cranking_ampere: system.usual_cranking_current_ampere,
+        inputs = CORE::ColdStart::Inputs.untested(bank_ohm: bank.usual_ohm, cranking_ampere: system.usual_cranking_current_ampere,
                                                   batteries_in_series: system.blocks_in_series, **aids)
         Found.new(inputs: inputs)
       rescue CORE::InvalidQuantityError

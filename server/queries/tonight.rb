@@ -13,9 +13,11 @@ module Server
       RECORD_DAYS = 60
       # Of a morning and its low, roughly.
       MORNING_VARIANCE = 9.0
-      # nights: by yard id; lines: the least likely to start first; others: how many more there are; outcomes: of that dawn, by unit id
-      Result = Struct.new(:yards, :dawns, :nights, :lines, :others, :untested, :outcomes, :record, keyword_init: true)
-      Line = Struct.new(:row, :evening, :chance, keyword_init: true)
+      # nights: by yard id; lines: the least likely to start first; others: how many more there are; outcomes and plans: of that dawn, by unit
+      # id and dawn; systems: of units for which something is planned, by id
+      Result = Struct.new(:yards, :dawns, :today, :nights, :lines, :others, :untested, :outcomes, :plans, :systems, :record,
+                          keyword_init: true)
+      Line = Struct.new(:row, :evening, :chance, :low_celsius, keyword_init: true)
       # Of mornings that were entered: named with over half and failed; failed, and on that list
       Record = Struct.new(:named, :named_failed, :failed, keyword_init: true)
 
@@ -27,8 +29,9 @@ module Server
       # @return [Result]
       def call
         shown = likely.map { |row| line(row) }.select { |one| one.chance >= LEAST }.max_by(MOST_LINES, &:chance)
-        Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, nights: nights, lines: shown, others: foreseen.count - shown.size,
-                   untested: foreseen.where(tested: false).count, outcomes: outcomes(shown), record: record)
+        Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, today: Models::Yard.days(@now), nights: nights, lines: shown,
+                   others: foreseen.count - shown.size, untested: foreseen.where(tested: false).count, outcomes: outcomes(shown),
+                   plans: plans(shown), systems: systems(plans(shown)), record: record)
       end
 
       private
@@ -68,12 +71,14 @@ module Server
 
       def line(row)
         night = nights.fetch(row[:yard_id])
-        stored = Wattomneum::ColdStart::Evening::Stored.new(
-          **row.slice(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius)
-        )
-        evening = Models::Night.evening(stored, capacity_ampere_hour: row[:capacity_ampere_hour], low_celsius: night.low_celsius,
-                                                day_before_celsius: night.day_before_celsius)
-        Line.new(row: row, evening: evening, chance: evening.chance(night.low_celsius))
+        evening = Models::StartThreshold.call(row).evening(**night.forecast)
+        Line.new(row: row, evening: evening, chance: evening.chance(night.low_celsius), low_celsius: night.low_celsius)
+      end
+
+      def plans(lines) = @plans ||= Models::RemedyPlan.of(lines.map { |one| one.row[:unit_id] }, dawns.values.uniq)
+
+      def systems(plans)
+        Models::Unit.where(id: plans.keys.map(&:first).uniq).to_h { |unit| [unit.id, unit.core_system] }
       end
 
       def outcomes(lines)
@@ -82,13 +87,15 @@ module Server
                        .to_h { |unit_id, dawn, outcome| [[unit_id, dawn], outcome] }
       end
 
-      # SQL: select count(*) filter (where chance > 0.5), ... from morning where dawn > ? and chance is not null and outcome in (...)
+      # SQL: select count(*) filter (where chance > 0.5), count(*) filter (where chance > 0.5 and <failed>), count(*) filter (where <failed>)
+      #      from morning where dawn > ? and chance is not null and outcome in ?
       def record
+        failed = Sequel.expr(outcome: %w[failed jumped])
+        named = Sequel[:chance] > NAMED
+        counts = [named, named & failed, failed].map { |which| Sequel.function(:count).*.filter(which) }
         told = Models::Morning.where { dawn > Date.today - RECORD_DAYS }.exclude(chance: nil)
                               .where(outcome: Wattomneum::ColdStart::Morning::TELLING.keys)
-        failed = { outcome: %w[failed jumped] }
-        named = Sequel[:chance] > NAMED
-        Record.new(named: told.where(named).count, named_failed: told.where(named).where(failed).count, failed: told.where(failed).count)
+        Record.new(**Record.members.zip(told.naked.get(counts.zip(Record.members).map { |count, name| count.as(name) })).to_h)
       end
     end
   end

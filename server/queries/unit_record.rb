@@ -2,14 +2,13 @@
 
 module Server
   module Queries
-    # Everything a unit's sheet shows: last reading at each place, batteries now and before, jobs, timeline.
+    # Everything a unit's sheet shows: last reading at each place, batteries now and before, jobs.
     class UnitRecord
-      TIMELINE_MOST = 60
       attr_reader :unit
 
       # @param unit [Models::Unit]
       def initialize(unit)
-        @unit = Models::Unit.where(id: unit.id).eager(:yard).first
+        @unit = Models::Unit.where(id: unit.id).eager(:yard, :unit_class).first
       end
 
       # @return [Wattomneum::Limits::Table] what this fleet judges by
@@ -25,15 +24,26 @@ module Server
         @temporary_repairs ||= Models::Repair.still_temporary.where(job_id: jobs.map(&:id)).order(:temporary_until).all
       end
 
-      # The last standing reading of each test and position, from any job.
+      # What was seen on it and not mended, what holds it first.
+      def notices
+        order = Sequel.case(Models::Notice::SEVERITIES.each_with_index.to_h, Models::Notice::SEVERITIES.size, :severity)
+        @notices ||= Models::Notice.standing.where(unit_id: unit.id).order(order, :noticed_at).all
+      end
+
+      # The last standing reading of each test and position, from any job: looked up one by one, so that it takes no longer for a unit that
+      # was read for years.
       #
-      # SQL: select distinct on (test_key, position) * from reading where unit_id = ? and test_key is not null and <standing>
-      #      order by test_key, position, taken_at desc
+      # SQL: select last.* from (values (test_key, position), ...) as place cross join lateral (select * from reading where unit_id = ?
+      #      and test_key = place.test_key and position is not distinct from place.position and <standing>
+      #      order by taken_at desc limit 1) as last
       #
       # @return [Array<Models::Reading>]
       def last_readings
-        @last_readings ||= Models::Reading.standing.where(unit_id: unit.id).exclude(test_key: nil).distinct(:test_key, :position)
-                                          .order(:test_key, :position, Sequel.desc(:taken_at)).eager(:battery).all
+        last = Models::Reading.standing.where(unit_id: unit.id, test_key: Sequel[:place][:test_key])
+                              .where(Sequel.lit('reading.position is not distinct from place.position'))
+                              .order(Sequel.desc(:taken_at)).limit(1)
+        @last_readings ||= Models::Reading.from(DB.values(places).as(:place, %i[test_key position])).cross_join(last.lateral.as(:last))
+                                          .select_all(:last).eager(:battery).all
       end
 
       # The last standing volts between each two points, from any job, as long as nothing was mended on that job since.
@@ -49,31 +59,21 @@ module Server
                                          .eager(:from_place, :to_place, :battery).all.sort_by(&:taken_at)
       end
 
-      # @return [Array<Models::Reading>] the newest ones, newest first
-      def recent_readings
-        @recent_readings ||= Models::Reading.standing.where(unit_id: unit.id).order(Sequel.desc(:taken_at))
-                                            .limit(TIMELINE_MOST).eager(:battery, :from_place, :to_place).all
-      end
-
-      def recent_repairs
-        @recent_repairs ||= Models::Repair.where(job_id: jobs.map(&:id)).order(Sequel.desc(:made_at)).limit(20).all
-      end
-
       # @return [Hash{String => Models::Judgement}] newest judgement by reading id
       def judgements
-        @judgements ||= Models::Judgement.newest_of((last_readings + last_between + recent_readings).map(&:id))
+        @judgements ||= Models::Judgement.newest_of((last_readings + last_between).map(&:id))
       end
 
-      # @return [Hash{String => Models::Judgement}] newest judgement of those tests, by reading id
-      def battery_test_judgements
-        @battery_test_judgements ||= Models::Judgement.newest_of(battery_tests.values.flatten.map(&:id))
-      end
+      # @return [BatteryTrend] of the batteries that stand in it
+      def trend = @trend ||= BatteryTrend.new(fittings.select { |fitting| fitting.during.end.nil? }.map(&:battery_id))
 
-      # @return [Hash{String => Array<Models::Reading>}] tests of each fitted battery in time, by battery id
-      def battery_tests
-        @battery_tests ||= Models::Reading.standing.where(battery_id: fittings.map(&:battery_id),
-                                                          test_key: 'battery_test')
-                                          .order(:taken_at).eager(:battery).all.group_by(&:battery_id)
+      private
+
+      # Everything that some test may have been taken at, of today's tests and of earlier ones.
+      def places
+        Wattomneum::Readings::Catalogue::BY_KEY.each_value.flat_map do |test|
+          (test.per_battery? ? Wattomneum::Units::ElectricalSystem::POSITIONS : [nil]).map { |position| [test.key, Sequel.cast(position, String)] }
+        end
       end
     end
   end

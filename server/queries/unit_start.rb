@@ -26,30 +26,21 @@ module Server
 
       # @return [CORE::ColdStart::Evening] of the coming night; of a usual one where nobody said how cold it gets
       def evening
-        @evening ||= Models::Night.evening(row.stored, capacity_ampere_hour: row.capacity_ampere_hour, low_celsius: night&.low_celsius || 0.0,
-                                                       day_before_celsius: night&.day_before_celsius)
+        @evening ||= row.evening(low_celsius: night&.low_celsius || 0.0, day_before_celsius: night&.day_before_celsius)
       end
 
       # @return [Array<CORE::ColdStart::Remedies::Remedy>]
       def remedies
         inputs = StartInputs.new(unit)
         found = inputs.call or return []
-        charge = CORE::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: row.capacity_ampere_hour)
-        CORE::ColdStart::Remedies.new(found.inputs, charge: charge, bank: inputs.bank.parts(found.inputs.value(:test_celsius)),
-                                                    sound_drop_volt: found.drop_volt && sound_drop(inputs.system)).all
+        inputs.remedies(found, charge: evening.charge, may_freeze: may_freeze?, limits: FleetRules.new.limits)
       end
+
+      # @return [Boolean] whether its batteries may be ice in the coming night
+      def may_freeze? = !night.nil? && evening.may_freeze?(night.low_celsius)
 
       # @return [Array<Models::Morning>] the newest first
       def mornings = @mornings ||= Models::Morning.where(unit_id: unit.id).order(Sequel.desc(:dawn)).limit(LAST).all
-
-      private
-
-      # Clean joints lose about half of what is allowed.
-      def sound_drop(system)
-        limits = FleetRules.new.limits
-        allowed = %w[drop.positive_cranking drop.ground_cranking].sum { |id| system.limit(id, limits: limits).value }
-        allowed * CORE::ColdStart::Remedies::ROWS.dig('joints', 'left_of_limit')
-      end
     end
   end
 end

@@ -62,6 +62,11 @@ module Server
         Contracts.check(contract_class.new, payload(**most))
       end
 
+      # What is asked for behind the path; what was left empty is not asked for.
+      def asked!(contract_class)
+        Contracts.check(contract_class.new, request.GET.reject { |_, value| value.to_s.empty? })
+      end
+
       def find!(dataset, id, name)
         dataset.with_pk(id) || raise(Refusals::NotFound, "No such #{name}: it may have been removed")
       end

@@ -12,7 +12,7 @@ module Server
 
       get '/api/circuits' do
         allow!(:read)
-        json(Presenters::Circuits::Library.call(Models::SheetVersion.newest.eager(:sheet).all, Queries::UnitsWithSheets.call))
+        json(Presenters::Circuits::Library.call(Models::SheetVersion.newest.eager(:sheet).all, Queries::CircuitsByClass.new))
       end
 
       post '/api/circuits' do

@@ -22,6 +22,15 @@ module Server
         end
       end
 
+      put '/api/units/:id/plan' do
+        allow!(:say_morning)
+        once(200, :tonight) do
+          unit = find!(Models::Unit.dataset, id_param, 'unit')
+          Models::RemedyPlan.tick(unit, contract!(Contracts::EveningPlan), by: person, now: Time.now.utc)
+          nil
+        end
+      end
+
       post '/api/mornings' do
         allow!(:say_morning)
         once(201, :tonight) do

@@ -6,8 +6,7 @@ module Server
     class Units < Base
       get '/api/units' do
         allow!(:read)
-        json(units: Models::Unit.standing(params['retired'] == 'true').listed.map { |row| Presenters::UnitLine.call(row) },
-             yards: Models::Yard.order(:name).all.map { |yard| { id: yard.id, name: yard.name } })
+        json(Presenters::UnitList.call(Queries::UnitList.new(asked!(Contracts::UnitFilter)).call))
       end
 
       post '/api/units' do
@@ -45,12 +44,29 @@ module Server
         once(200, :sheet) { held.take_off(params[:position], at: Time.now.utc) }
       end
 
+      get '/api/units/:id/timeline' do
+        allow!(:read)
+        found = find!(Models::Unit.dataset.eager(:yard, :unit_class), id_param, 'unit')
+        page = Queries::UnitTimeline.new(found, before: asked!(Contracts::TimelinePage)[:before])
+        json(Presenters::UnitTimeline.call(page, system: found.core_system))
+      end
+
+      get '/api/units/:id/visit' do
+        allow!(:read)
+        found = find!(Models::Unit.dataset.eager(:yard), id_param, 'unit')
+        visit = asked!(Contracts::OneVisit)
+        told = Queries::UnitTimeline.readings(found, job_id: visit[:job], day: visit[:day])
+        limits = Queries::FleetRules.new.limits
+        readings = told.map { |one| Presenters::UnitTimeline.reading(one, limits) }
+        json(Presenters::InItsWords.call({ readings: readings }, found.core_system))
+      end
+
       get '/api/units/:id/readings.csv' do
         allow!(:read)
         found = unit
         content_type 'text/csv', charset: 'utf-8'
         attachment "#{found.number}-readings.csv"
-        Presenters::ReadingsCsv.call(Queries::ReadingHistory.new(unit_id: found.id).call)
+        Presenters::ReadingsCsv.new(Queries::ReadingHistory.new(unit_id: found.id))
       end
 
       private

@@ -21,14 +21,30 @@ RSpec.describe 'The demo fleet' do
     end
   end
 
-  it 'has 12 units or more in four yards, each with batteries tested through two winters' do
-    expect([Server::Models::Unit.count, Server::Models::Yard.count]).to match([be >= 12, 4])
+  it 'has about 60 units of some ten classes in four yards, each with batteries tested through at least a winter' do
+    expect([Server::Models::Unit.count, Server::Models::UnitClass.count, Server::Models::Yard.count]).to match([be_between(55, 70), be >= 8, 4])
     Server::Models::Unit.exclude(arrangement: 'none').all.each do |unit|
       tests = Server::Models::Reading.where(unit_id: unit.id, test_key: 'battery_test').order(:taken_at).all
       positions = unit.core_system.positions.size
-      expect([unit.number, tests.size]).to match([unit.number, be >= 5 * positions])
-      expect(tests.last.taken_at - tests.first.taken_at).to be > 600 * 86_400
+      expect([unit.number, tests.size]).to match([unit.number, be >= 3 * positions])
+      expect(tests.last.taken_at - tests.first.taken_at).to be > 250 * 86_400
     end
+  end
+
+  it 'has two winters of mornings with what was forecast then, some of which failed, and spares that want charging' do
+    mornings = Server::Models::Morning
+    expect([mornings.min(:dawn).year, mornings.max(:dawn)]).to match([Date.today.year - 1, be >= Date.today - 2])
+    expect([mornings.where(chance: nil).count, mornings.where(outcome: 'failed').count]).to match([0, be >= 30])
+    shelf = Server::Presenters::Shelf.call(Server::Queries::Shelf.new, now: Time.now.utc, limits: Server::Queries::FleetRules.new.limits)
+    expect(shelf[:batteries].map { |spare| spare[:wants_charge] }.tally).to match(true => be >= 1, false => be >= 3)
+    expect(shelf[:pairs]).not_to be_empty
+  end
+
+  it 'kept beside readings and mornings what working them out anew would give' do
+    rows = -> { Server::Models::BatteryState.order(:battery_id).map(&:values) }
+    before = rows.call
+    Server::Models::BatteryState.work_out_all
+    expect(rows.call.select { |row| row[:tested_at] || row[:rest_at] }).to eq(before.select { |row| row[:tested_at] || row[:rest_at] })
   end
 
   it 'has open, parked and closed jobs, temporary repairs, and a closed job for every story that was mended' do

@@ -32,7 +32,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
   def odd_reads(mutation)
     unit = Server::Models::Unit.first(number: 'B-14')
     sheet = Server::Models::UnitSheet.current.first
-    ids = { '/api/units' => unit.id, '/api/jobs' => Server::Models::Job.first.id, '/api/circuits' => sheet.id }
+    ids = { '/api/batteries' => Server::Models::Battery.first.id, '/api/units' => unit.id, '/api/jobs' => Server::Models::Job.first.id, '/api/circuits' => sheet.id }
     OpenapiDocument::CONTENT['paths'].select { |_, verbs| verbs.key?('get') }.flat_map do |path, verbs|
       names = [*verbs['parameters'], *verbs.dig('get', 'parameters')].filter_map { |one| one['name'] if one['in'] == 'query' }
       id = ids.find { |start, _| path.start_with?(start) }&.last

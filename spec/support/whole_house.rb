@@ -24,7 +24,7 @@ class WholeHouse
     @state = state
     @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
     @environment = { 'DATABASE_URL' => nil, 'OWNER_URL' => nil, 'APP_ENV' => 'test', 'PORT' => port.to_s, 'STATE_DIR' => state,
-                     'TEST_ENV_NUMBER' => nil, 'WEATHER' => 'off' }.merge(environment.to_h { |name, value| [name.to_s, value&.to_s] })
+                     'TEST_ENV_NUMBER' => nil }.merge(environment.to_h { |name, value| [name.to_s, value&.to_s] })
   end
 
   def start
@@ -60,7 +60,8 @@ class WholeHouse
   def caller = WebServer::Caller.new(port)
 
   # Who serves, by name.
-  def web_master = children_of(@pid).find { |pid| command(pid).include?('puma') }
+  # The weather stand-in is a puma too: the one that people ask is told by its port, and by its settings until it listens.
+  def web_master = children_of(@pid).find { |pid| command(pid).match?(%r{puma .*(?::#{port}\)|server/puma\.rb)}) }
   def web_workers = children_of(web_master).select { |pid| command(pid).include?('cluster worker') }
   def queue_worker = children_of(@pid).find { |pid| command(pid).include?('que') }
   def postmaster = File.read(File.join(state, 'pg/postmaster.pid')).to_i

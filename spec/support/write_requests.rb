@@ -19,7 +19,7 @@ class WriteRequests
   end
 
   # @return [Array<Write>]
-  def all = people + units + jobs + circuits + rules
+  def all = people + units + batteries + care + jobs + circuits + rules
 
   private
 
@@ -41,7 +41,6 @@ class WriteRequests
   end
 
   def units
-    battery = MODELS::Battery.first
     fields = { number: "U#{uuid[0, 6]}", name: 'Spec bus', kind: 'bus', yard_id: @unit.yard_id, system_volt: 12, arrangement: 'parallel',
                battery_count: 2, usual_cranking_current_ampere: 600, alternator_rating_ampere: 120, has_isolator: true, has_sense: true }
     [write('post', '/api/units', { id: uuid, **fields }),
@@ -50,9 +49,30 @@ class WriteRequests
      write('post', '/api/units/{id}/fittings', { position: 'A', battery: { id: uuid, tag: "T#{uuid[0, 6]}", type: 'agm', rating_ampere: 800,
                                                                            rating_standard: 'EN', capacity_ampere_hour: 100, date_code: 'K24' } },
            id: @unit.id),
-     write('post', '/api/units/{id}/fittings/{position}/take-off', id: @unit.id, position: 'B'),
+     write('post', '/api/units/{id}/fittings/{position}/take-off', id: @unit.id, position: 'B')]
+  end
+
+  def batteries
+    battery = MODELS::Battery.first
+    spare = MODELS::Battery.first(tag: 'S-101')
+    label = { id: uuid, tag: "T#{uuid[0, 6]}", type: 'gel', rating_ampere: 700, rating_standard: 'SAE', capacity_ampere_hour: 90, date_code: 'C25' }
+    [write('post', '/api/batteries', label),
+     write('post', '/api/batteries/{id}/checks', { id: uuid, rest_volt: 12.6, charged: true, confirmed: false }, id: spare.id),
+     write('post', '/api/batteries/{id}/scrap', { reason: 'cracked' }, id: spare.id), write('post', '/api/batteries/{id}/keep', id: spare.id),
      write('patch', '/api/batteries/{id}', { lock_version: battery.lock_version, type: battery.type, rating_ampere: battery.rating_ampere,
                                              rating_standard: battery.rating_standard, date_code: battery.date_code }, id: battery.id)]
+  end
+
+  # What is looked after and planned beside the jobs.
+  def care
+    ground = Server::Queries::UnitGrounds.new(@unit).round.order.first
+    drop = { text: '20', ampere: 12.5, confirmed: false }
+    [write('post', '/api/units/{id}/grounds/{uuid}/services', { id: uuid, before: drop, after: drop, done: ['cleaned'], note: '' },
+           id: @unit.id, uuid: ground.uuid),
+     write('put', '/api/units/{id}/plan', { dawn: MODELS::Night.dawns(Time.now.utc).fetch(@unit.yard_id).iso8601, key: 'heat', planned: true },
+           id: @unit.id),
+     write('post', '/api/units/{id}/notices', { id: uuid, what: 'Worn sheath', place: 'left', severity: 'soon' }, id: @unit.id),
+     write('post', '/api/notices/{id}/end', { reason: 'taped' }, id: MODELS::Notice.first(severity: 'soon').id)]
   end
 
   def jobs

@@ -31,7 +31,8 @@ RSpec.describe 'Accessibility' do
     unit = Server::Models::Unit.first(number: 'B-14')
     job = Server::Models::Job.first(unit_id: unit.id)
     paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
-             '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, "/jobs/#{job.id}"]
+             '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', "/batteries/#{Server::Models::Battery.first.id}",
+             "/jobs/#{job.id}"]
     paths.each do |path|
       visit path
       expect(page).to have_css('h1')

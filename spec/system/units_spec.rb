@@ -72,7 +72,7 @@ RSpec.describe 'Units and their batteries' do
     expect(page).to have_content(', retired')
     visit '/units'
     expect(page).to have_no_content('T-11')
-    check 'Retired ones'
+    select 'Retired', from: 'State'
     find('a', text: 'T-11').click
     click_button 'Bring back'
     expect(page).to have_button('Retire')

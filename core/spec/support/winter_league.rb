@@ -4,6 +4,7 @@
 class WinterLeague
   GOOD_DAYS = 7
   MISTAKEN = 0.02
+  CAPACITY = 180.0
   SHIFT_DAYS = Wattomneum::ColdStart::Table::DATA.dig('fleet_shift', 'every_days')
   UNTESTED_SHARE = 0.15
   WINTER = Wattomneum::Practice::Winter
@@ -90,43 +91,35 @@ class WinterLeague
   end
 
   def stored(unit)
-    threshold = (@thresholds ||= {})[unit] ||= FORECAST::Threshold.new(inputs(unit)).then do |one|
-      FORECAST::Evening::Stored.new(**%i[celsius variance degrees_per_charge degrees_per_battery_degree slow_celsius].to_h do |key|
-        [key, one.public_send(key)]
-      end)
-    end
-    threshold.dup
+    (@thresholds ||= {})[unit] ||= FORECAST::Evening::Stored.of(FORECAST::Threshold.new(inputs(unit)))
   end
 
   def evening(unit, at)
     night = @nights[at]
-    FORECAST::Evening.new(@stored[unit], charge: FORECAST::Evening.charge(nights_parked: @parked[unit][at], capacity_ampere_hour: 180.0),
-                                         warmer_celsius: FORECAST::Evening.warmer_celsius(night.day_before, night.forecast))
+    FORECAST::Evening.of(@told[unit].stored, capacity_ampere_hour: CAPACITY, low_celsius: night.forecast, day_before_celsius: night.day_before,
+                                             nights_parked: @parked[unit][at])
   end
 
   def chance(unit, at) = evening(unit, at).chance(@nights[at].forecast)
 
   def begin_winter
     @priors = @units.each_index.map { |unit| stored(unit) }
-    @stored = @priors.map(&:dup)
-    @shift = FORECAST::FleetShift::Shift.none
-    @extremes = @units.map { [nil, nil] }
+    @dawns = @units.map { [] }
+    tell_under(FORECAST::FleetShift::Shift.none)
+  end
+
+  # All mornings so far, told anew.
+  def tell_under(shift)
+    @shift = shift
+    @told = @priors.zip(@dawns).map { |prior, dawns| FORECAST::Told.new(shift.on(prior), capacity_ampere_hour: CAPACITY).hear(dawns) }
   end
 
   def shift_fleet
-    seen = @priors.zip(@extremes).map do |prior, (start, failure)|
-      FORECAST::FleetShift::Seen.new(celsius: prior.celsius, variance: prior.variance, coldest_start: start, warmest_failure: failure)
+    seen = @priors.zip(@told).map do |prior, told|
+      FORECAST::FleetShift::Seen.new(celsius: prior.celsius, variance: prior.variance, coldest_start: told.coldest_start,
+                                     warmest_failure: told.warmest_failure)
     end
-    to = FORECAST::FleetShift.new(seen).best
-    @stored = @stored.zip(@priors).map { |one, prior| FORECAST::FleetShift.moved(one, prior, from: @shift, to: to) }
-    @shift = to
-  end
-
-  # The dawn as it would have been for a unit that ran yesterday.
-  def remember(unit, at, outcome, tonight)
-    air = @nights[at].low - (tonight.celsius - @stored[unit].celsius)
-    start, failure = @extremes[unit]
-    @extremes[unit] = outcome == 'failed' ? [start, [failure, air].compact.max] : [[start, air].compact.min, failure]
+    FORECAST::FleetShift.new(seen).best.then { |to| tell_under(to) unless to == @shift }
   end
 
   # The tap of the morning, of those that were not visited.
@@ -134,12 +127,11 @@ class WinterLeague
     @units.each_index do |unit|
       next if good_until[unit] >= at
 
-      tonight = evening(unit, at)
-      @claims << Claim.new(chance: tonight.chance(@nights[at].forecast), failed: @outcomes[unit][at] == 'failed') if keep
-      said = entered(@outcomes[unit][at])
-      morning = tonight.morning(@nights[at].low)
-      remember(unit, at, said, tonight) if morning.likely?(said)
-      @stored[unit] = morning.after(said)
+      @claims << Claim.new(chance: chance(unit, at), failed: @outcomes[unit][at] == 'failed') if keep
+      night = @nights[at]
+      @dawns[unit] << FORECAST::Told::Dawn.new(outcome: entered(@outcomes[unit][at]), low_celsius: night.low, day_before_celsius: night.day_before,
+                                               nights_parked: @parked[unit][at])
+      @told[unit].hear(@dawns[unit].last(1))
     end
   end
 

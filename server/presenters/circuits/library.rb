@@ -3,20 +3,23 @@
 module Server
   module Presenters
     module Circuits
-      # All circuit sheets, and the units that have some.
+      # All circuit sheets, and which classes of units have which.
       module Library
         # @param versions [Array<Models::SheetVersion>] the newest of each
-        # @param units [Hash{Models::Unit => Array<Models::UnitSheet>}]
-        def self.call(versions, units)
-          { sheets: versions.sort_by(&:title).map { |version| SheetLine.call(version) },
-            units: units.map { |unit, fitted| unit_row(unit, fitted) } }
+        # @param by_class [Queries::CircuitsByClass]
+        def self.call(versions, by_class)
+          { sheets: versions.sort_by(&:title).map { |version| line(version, by_class.units_by_version.fetch(version.id, 0)) },
+            classes: by_class.rows.map { |row| class_row(row) } }
         end
 
-        def self.unit_row(unit, fitted)
-          { id: unit.id, number: unit.number, name: unit.name,
-            sheets: fitted.sort_by { |one| one.version.title }.map { |one| SheetLine.call(one.version, fitted: one) } }
+        def self.class_row(row)
+          { id: row.unit_class&.id, label: row.unit_class&.label || 'Of no class', count: row.total,
+            units: row.units.map { |unit| unit.slice(:id, :number, :name) },
+            sheets: row.sheets.map { |version, count| line(version, count) } }
         end
-        private_class_method :unit_row
+
+        def self.line(version, count) = { **SheetLine.call(version), units: count }
+        private_class_method :class_row, :line
       end
     end
   end

@@ -38,6 +38,6 @@ RSpec.describe Server::Presenters::ReadingsCsv do
     reading = take(job, 'posts_rest', '12.1')['readings'].last['id']
     write(:post, "/api/readings/#{reading}/withdrawal", { reason: '=HYPERLINK("x")' })
     expect(table(unit.id).first['withdrawn_because']).to eq("'=HYPERLINK(\"x\")")
-    expect(described_class.call([])).to eq("#{described_class::HEADERS.join(',')}\n")
+    expect(described_class.new([]).to_enum(:each).to_a).to eq(["#{described_class::HEADERS.join(',')}\n"])
   end
 end

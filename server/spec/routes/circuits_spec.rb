@@ -19,12 +19,24 @@ RSpec.describe Server::Routes::Circuits do
 
     before { sign_in_as('reader') }
 
-    it 'lists all sheets and the units that have some' do
-      unit
+    it 'lists all sheets, and by class the sheets of its units with how many have them' do
+      tarn = Server::Models::UnitClass.named('Tarn', SecureRandom.hex(3))
+      sisters = Array.new(2) { truck('ecu_power') } << unit
+      Server::Models::Unit.where(id: sisters.map(&:id)).update(unit_class_id: tarn.id)
       library = read('/api/circuits')
       expect(library['sheets'].map { |one| one['key'] }).to include('ecu_power', 'bus_backbone')
-      ours = library['units'].find { |one| one['id'] == unit.id }
-      expect(ours['sheets'].map { |one| one['key'] }).to contain_exactly('ecu_power', 'fuel_pump')
+      ours = library['classes'].find { |one| one['id'] == tarn.id }
+      expect([ours['label'], ours['count'], ours['sheets'].to_h { |one| [one['key'], one['units']] }])
+        .to eq([tarn.label, 3, { 'ecu_power' => 3, 'fuel_pump' => 1 }])
+      expect(ours['units'].map { |one| one['number'] }).to eq(sisters.map(&:number).sort)
+    end
+
+    it 'names the first units of a class and says how many there are' do
+      stub_const('Server::Queries::CircuitsByClass::NAMED', 2)
+      tarn = Server::Models::UnitClass.named('Tarn', SecureRandom.hex(3))
+      Server::Models::Unit.where(id: Array.new(3) { truck('fuel_pump').id }).update(unit_class_id: tarn.id)
+      ours = read('/api/circuits')['classes'].find { |one| one['id'] == tarn.id }
+      expect([ours['units'].size, ours['count']]).to eq([2, 3])
     end
 
     it 'shows a sheet as a table, volts in every key state, null where nothing leads' do

@@ -21,6 +21,7 @@ RSpec.describe Server::Routes::Mornings do
          conditions: { 'value_confirmed' => 'yes', 'battery_temperature_celsius' => 10, 'engine_meanwhile' => 'cranks' })
     take(job['id'], 'positive_drop', '0.25')
     take(job['id'], 'ground_drop', '0.15')
+    job
   end
 
   before { sign_in_as('electrician') }
@@ -52,6 +53,18 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     write(:post, "/api/units/#{unit.id}/fittings/A/take-off")
     write(:post, "/api/units/#{unit.id}/fittings", fit)
     expect([status, threshold(unit).tested]).to eq([201, false])
+  end
+
+  # Worked by hand, handbook example A: 190 rpm at 10 degC.
+  it 'knows more once its speed was read, which narrows its band' do
+    unit = a_unit
+    job = crank_test(unit)
+    unread = threshold(unit)
+    expect(unread.narrowing.map(&:first)).to include('speed_rpm')
+    take(job['id'], 'cranking_speed', '190')
+    expect(status).to eq(201)
+    expect(threshold(unit).variance).to be < unread.variance
+    expect(threshold(unit).narrowing.map(&:first)).not_to include('speed_rpm')
   end
 
   it 'does not take what never turned for a crank test' do
@@ -90,6 +103,43 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     Server::Models::Night.say(yard, { dawn: Date.today, measured_celsius: -9.0 })
     expect([forecast > untold, threshold(unit).celsius > forecast]).to eq([true, true])
     expect(Server::Models::Morning.first(unit_id: unit.id).low_celsius).to eq(-9.0)
+  end
+
+  it 'counts what is ticked for the coming night, the one that wins most, and says what it takes' do
+    unit = a_unit
+    say_night(low_celsius: -24.0)
+    before = line(unit)
+    expect(before['remedies'].map { |one| one['key'] }).to include('heat', 'charge')
+    tick = lambda do |key, planned = true, dawn = night['dawn']|
+      write(:put, "/api/units/#{unit.id}/plan", { dawn: dawn, key: key, planned: planned })
+    end
+    minutes = tonight['plan']['minutes']
+    %w[heat charge].each { |key| tick.call(key) }
+    after = line(unit)
+    expect([status, after['remedies'].select { |one| one['planned'] }.map { |one| one['key'] }]).to match([200, contain_exactly('heat', 'charge')])
+    expect([after['chance'], tonight['plan']['minutes'] - minutes]).to eq([before['chance'], 25])
+    expect(after['chance_planned']).to be < 0.2 * before['chance']
+    expect(tonight['plan']['failing_planned']).to be < tonight['plan']['failing']
+    2.times { tick.call('heat', false) }
+    2.times { tick.call('charge') }
+    expect(line(unit)['remedies'].select { |one| one['planned'] }.map { |one| one['key'] }).to eq(['charge'])
+    expect([tick.call('charge', true, (Date.today - 3).iso8601)['error']['fields'], tick.call('pray')['error']['code']])
+      .to eq([{ 'dawn' => ['is not the coming one'] }, 'invalid_input'])
+    tick.call('charge', false)
+    expect([line(unit)['chance_planned'], line(unit)['chance_planned_words']]).to eq([before['chance'], nil])
+  end
+
+  it 'asks where a night looks as if it was read in Fahrenheit, and takes degrees with their unit' do
+    say_night(low_celsius: -3.0)
+    error = say_night(low_celsius: 23)['error']
+    expect([status, error['code'], error.dig('question', 'options').map { |option| option['value'] }, night['low_celsius']])
+      .to eq([422, 'question', [-5.0, nil], -3.0])
+    say_night(low_celsius: 23, confirmed: true)
+    expect([status, night['low_celsius']]).to eq([200, 23.0])
+    say_night(low_celsius: '14 F')
+    expect([status, night['low_celsius']]).to eq([200, -10.0])
+    error = say_night(low_celsius: 'cold')['error']
+    expect([status, error['fields'].keys, night['low_celsius']]).to eq([422, ['low_celsius'], -10.0])
   end
 
   it 'enters a whole yard in one pass, once however often it is sent' do

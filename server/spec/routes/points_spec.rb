@@ -233,7 +233,10 @@ RSpec.describe Server::Routes::Readings do
   it 'shows a point reading on the unit, and takes it out as CSV' do
     unit = truck('fuel_pump')
     measure(job_on(unit)['id'], 'volts', 'K11:87', 'X8:a/1', 3.1)
-    expect(read("/api/units/#{unit.id}")['timeline'].map { |entry| entry['words'] }).to include('Volts, K11:87, Fuel pump relay to X8:a/1, Tank plug')
+    visit = read("/api/units/#{unit.id}/timeline")['entries'].find { |one| one['kind'] == 'visit' }
+    expect([visit['count'], visit['text']]).to eq([1, 'K11:87 to X8:a/1 3.10 V'])
+    readings = read("/api/units/#{unit.id}/visit?day=#{visit['day']}&job=#{visit['job_id']}")['readings']
+    expect(readings.map { |one| one['label'] }).to eq(['Volts, K11:87, Fuel pump relay to X8:a/1, Tank plug'])
     expect(read("/api/units/#{unit.id}/readings.csv")).to include('volts,,,"K11:87, Fuel pump relay","X8:a/1, Tank plug",3.1')
   end
 

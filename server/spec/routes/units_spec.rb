@@ -51,11 +51,63 @@ RSpec.describe Server::Routes::Units do
     expect([status, error['code'], error['theirs']['name']]).to eq([409, 'edit_conflict', 'Theirs'])
   end
 
+  def listed(query) = read("/api/units?#{query}")['units'].map { |row| row['number'] }
+
+  it 'lists a page at a time, each unit once, whatever is entered meanwhile' do
+    stub_const('Server::Queries::UnitList::PAGE', 2)
+    numbers = Array.new(5) { a_unit.number }.sort
+    first = read("/api/units?yard=#{yard.id}")
+    later = a_unit(number: "A#{SecureRandom.hex(3)}")
+    second = read("/api/units?yard=#{yard.id}&after=#{first['after']}")
+    third = read("/api/units?yard=#{yard.id}&after=#{second['after']}")
+    expect([first, second, third].flat_map { |page| page['units'].map { |row| row['number'] } }).to eq(numbers)
+    expect([first['count'], third['count'], third['after'], later.number < numbers.first]).to eq([5, 6, nil, true])
+  end
+
+  it 'narrows the list by yard, class, state and part of a name, and says what each yard and class has' do
+    sister = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: 'Corrie', model: "M#{SecureRandom.hex(2)}") })
+    again = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: ' corrie', model: sister['model'].downcase) })
+    down = a_unit(name: 'Bus with 100% luck')
+    open_job(down)
+    page = read("/api/units?yard=#{yard.id}")
+    ours = page['classes'].find { |one| one['model'] == sister['model'] }
+    expect([page['yards'].find { |one| one['id'] == yard.id }['count'], ours['label'], ours['count']]).to eq([3, "Corrie #{sister['model']}", 2])
+    expect(listed("class=#{ours['id']}")).to contain_exactly(sister['number'], again['number'])
+    word = URI.encode_www_form_component('0% L')
+    expect(['state=down', "q=#{word}", 'q=_'].map { |query| listed("yard=#{yard.id}&#{query}") }).to eq([[down.number], [down.number], []])
+  end
+
+  it 'lists units with a battery to mind' do
+    unit = a_unit
+    job = open_job(unit)['id']
+    take(job, 'rest_voltage', '12.6', position: 'A')
+    take(job, 'battery_test', '400', position: 'A')
+    expect(listed("yard=#{yard.id}&state=batteries")).to eq([unit.number])
+  end
+
+  it 'refuses a list that can not be: a yard that is none, a state unknown, a unit to go on from that is none' do
+    ['yard=x', 'state=odd', "after=#{SecureRandom.uuid}", 'colour=red'].each do |query|
+      refused = read("/api/units?#{query}")
+      expect([status, refused.dig('error', 'fields')&.keys]).to match([422, [query[/\A\w+/]]]), query
+    end
+  end
+
+  it 'says that make and model go together, takes a class back, and shows both to who saves later' do
+    half = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: 'Corrie', model: ' ') })
+    expect([status, half['error']['fields']]).to eq([422, { 'model' => ['is missing: sister units share both make and model'] }])
+    unit = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: 'Corrie', model: '18') })
+    changes = unit_fields(number: unit['number'])
+    write(:patch, "/api/units/#{unit['id']}", { **changes, make: nil, model: nil, lock_version: 0 })
+    stale = write(:patch, "/api/units/#{unit['id']}", { **changes, make: 'Tarn', model: '9', lock_version: 0 })
+    expect([status, stale.dig('error', 'theirs', 'make')]).to eq([409, nil])
+    expect(read("/api/units/#{unit['id']}").values_at('make', 'model')).to eq([nil, nil])
+  end
+
   it 'retires a unit without open work, hides it, and brings it back' do
     unit = a_unit
     write(:post, "/api/units/#{unit.id}/retire")
-    expect(read('/api/units')['units'].map { |row| row['id'] }).not_to include(unit.id)
-    expect(read('/api/units?retired=true')['units'].map { |row| row['id'] }).to include(unit.id)
+    expect(listed("yard=#{yard.id}")).not_to include(unit.number)
+    expect(listed("yard=#{yard.id}&state=retired")).to include(unit.number)
     expect(write(:post, "/api/units/#{unit.id}/return")['retired']).to be(false)
   end
 
@@ -95,7 +147,7 @@ RSpec.describe Server::Routes::Units do
     it 'moves one from the shelf with its history' do
       fit_new('A')
       write(:post, "/api/units/#{unit.id}/fittings/A/take-off")
-      expect(read('/api/batteries/loose')['batteries'].map { |row| row['id'] }).to include(new_battery[:id])
+      expect(read('/api/shelf')['batteries'].map { |row| row['id'] }).to include(new_battery[:id])
       other = a_unit(batteries: false)
       sheet = write(:post, "/api/units/#{other.id}/fittings", { position: 'B', battery_id: new_battery[:id] })
       expect(sheet['batteries'].last['battery']['tag']).to eq(new_battery[:tag])
@@ -154,12 +206,12 @@ RSpec.describe Server::Routes::Units do
   it 'finds units by number or name, jobs by number, batteries by tag' do
     unit = a_unit(number: 'Q-99', name: 'Quillon loader')
     job = open_job(unit)
-    tag = Server::Models::Fitting.where(unit_id: unit.id).eager(:battery).first.battery.tag
+    battery = Server::Models::Fitting.where(unit_id: unit.id).eager(:battery).all.first.battery
     hits = ->(text) { read("/api/find?q=#{text}")['found'].map { |hit| [hit['kind'], hit['id']] } }
     expect(hits.call('q-99')).to include(['unit', unit.id])
     expect(hits.call('quillon')).to include(['unit', unit.id])
     expect(hits.call(job['number'])).to include(['job', job['id']])
-    expect(hits.call(tag)).to include(['unit', unit.id])
+    expect(hits.call(battery.tag)).to include(['battery', battery.id])
     expect(hits.call('%25')).to be_empty
   end
 

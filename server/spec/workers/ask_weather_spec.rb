@@ -45,11 +45,21 @@ RSpec.describe Server::Workers::AskWeather do
     ask(ok({ low_celsius: -8.5 }.to_json))
     said_at = night.said_at
     [ok('no json'), ok('[]'), ok('{}'), ok({ low_celsius: -200 }.to_json), ok({ low_celsius: 'cold' }.to_json),
-     "HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", '', 'garbage'].each do |answer|
+     ok(%({"low_celsius": -3, "more": "#{'x' * 9000}"})), "HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", '', 'garbage'].each do |answer|
       expect { ask(answer) }.to output(/weather for/).to_stderr
     end
     expect { expect(described_class.ask(Server::Weather.new('http://127.0.0.1:1'))).to include(yard.name) }.to output(/weather for/).to_stderr
     expect(night).to have_attributes(low_celsius: -8.5, said_at: said_at)
+  end
+
+  it 'never writes over a low that was typed while it was asked' do
+    weather = Server::Weather.new('http://127.0.0.1:1')
+    allow(weather).to receive(:night) do
+      Server::Models::Night.say(yard, { dawn: dawn, low_celsius: -15.0 }) # between question and answer
+      Server::Weather::Told.new(low_celsius: -2.0, day_before_celsius: 1.0)
+    end
+    described_class.ask(weather)
+    expect(night).to have_attributes(low_celsius: -15.0, source: 'typed')
   end
 
   it 'is not planned where no service is named' do

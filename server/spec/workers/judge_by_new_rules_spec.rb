@@ -13,7 +13,12 @@ RSpec.describe Server::Workers::JudgeByNewRules do
     take(job['id'], 'posts_cranking', '9.8', conditions: { 'value_confirmed' => 'yes', 'battery_temperature_celsius' => 20 })
   end
 
-  def entry = read("/api/units/#{unit.id}")['timeline'].find { |one| one['spoken'] == '9.80 V' }
+  def visit = read("/api/units/#{unit.id}/timeline")['entries'].find { |one| one['kind'] == 'visit' }
+
+  def entry
+    read("/api/units/#{unit.id}/visit?day=#{visit['day']}&job=#{visit['job_id']}")['readings'].find { |one| one['spoken'] == '9.80 V' }
+  end
+
   def set(value) = write(:put, "/api/limits/#{limit}", { value: value, reason: 'cold hills' })
 
   it 'brings stored verdicts to a changed limit, and until then says which figure they were judged by' do

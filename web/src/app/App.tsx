@@ -12,15 +12,19 @@ import { Sheet } from '../shared/ui/Sheet'
 import { Waiting } from '../shared/ui/Waiting'
 import { Frame } from './Frame'
 
+const batteries = () => import('../features/batteries')
 const circuits = () => import('../features/circuits')
 const units = () => import('../features/units')
 const jobs = () => import('../features/jobs')
 const CircuitsPage = lazy(async () => ({ default: (await circuits()).CircuitsPage }))
 const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
+const GroundsPage = lazy(async () => ({ default: (await import('../features/grounds')).GroundsPage }))
 const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
 const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
 const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
 const NewJobPage = lazy(async () => ({ default: (await jobs()).NewJobPage }))
+const ShelfPage = lazy(async () => ({ default: (await batteries()).ShelfPage }))
+const BatteryPage = lazy(async () => ({ default: (await batteries()).BatteryPage }))
 const SumsPage = lazy(async () => ({ default: (await import('../features/sums')).SumsPage }))
 const UnitSheetPage = lazy(async () => ({ default: (await import('../features/unit-sheet')).UnitSheetPage }))
 const UnitList = lazy(async () => ({ default: (await units()).UnitList }))
@@ -94,10 +98,13 @@ function Pages() {
             <Route path="/units" element={<UnitList />} />
             <Route path="/units/new" element={<NewUnitPage />} />
             <Route path="/units/:id" element={<UnitSheetPage />} />
+            <Route path="/units/:id/grounds" element={<GroundsPage />} />
             <Route path="/units/:id/edit" element={<EditUnitPage />} />
             <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs" element={<JobList />} />
             <Route path="/jobs/:id" element={<JobBenchPage />} />
+            <Route path="/shelf" element={<ShelfPage />} />
+            <Route path="/batteries/:id" element={<BatteryPage />} />
             <Route path="/circuits" element={<CircuitsPage />} />
             <Route path="/circuits/:id" element={<SheetPage />} />
             <Route path="/sums" element={<SumsPage />} />

@@ -55,6 +55,9 @@ export function Frame({ person, children }: { person: Person; children: ReactNod
             {word.label}
           </NavLink>
         ))}
+        <NavLink to="/shelf" className={(state) => `${wordLook(state)} max-desk:hidden`}>
+          Shelf
+        </NavLink>
         <span className="hidden flex-1 desk:block" />
         <NavLink to="/house-rules" className={(state) => `${wordLook(state)} max-desk:hidden`}>
           House rules

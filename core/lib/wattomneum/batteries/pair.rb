@@ -23,10 +23,14 @@ module Wattomneum
       # @return [String, nil]
       def self.mixed_types(types)
         names = types.map { |type| Battery::TYPES.fetch(type) }.uniq
-        return if types.map { |type| SEALED.include?(type) ? type : 'wet' }.uniq.size < 2
+        return if types.map { |type| kind(type) }.uniq.size < 2
 
         "#{names.join(' and ')} in one bank: they want different charging volts"
       end
+
+      # @param type [String] key of Battery::TYPES
+      # @return [String] what may work together in one bank has one
+      def self.kind(type) = SEALED.include?(type) ? type : 'wet'
 
       # @param school [String] answer to battery_pairs: set or failed_one
       # @param partner_health_percent [Float, nil]

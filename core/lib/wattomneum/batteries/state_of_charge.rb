@@ -30,8 +30,7 @@ module Wattomneum
       # @return [Float] volts of one 12 V battery at rest
       # @example 75 %, flooded   # => 12.45
       def self.rest_voltage(charge_percent:, recombinant: false)
-        points = Tables::DATA.fetch('rest_voltage').fetch(recombinant ? 'agm' : 'flooded').fetch('points')
-        Numerics::PiecewiseLine.new(points.map(&:reverse)).clamped(charge_percent)
+        Tables::REST_VOLT_BY_CHARGE.fetch(recombinant ? 'agm' : 'flooded').clamped(charge_percent)
       end
 
       # @param specific_gravity [Float] as read

@@ -12,6 +12,10 @@ module Wattomneum
         Numerics::PiecewiseLine.new(table['points'])
       end.freeze
 
+      REST_VOLT_BY_CHARGE = DATA['rest_voltage'].transform_values do |table|
+        Numerics::PiecewiseLine.new(table['points'].map(&:reverse))
+      end.freeze
+
       # @param name [String] key of a table with points
       # @return [Numerics::PiecewiseLine]
       def self.line(name) = LINES.fetch(name)

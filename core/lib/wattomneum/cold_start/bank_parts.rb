@@ -2,23 +2,26 @@
 
 module Wattomneum
   module ColdStart
-    # The batteries of a bank as individuals, each by its label, its last test and its own volts at rest: what another one in its place does to
-    # the resistance of the whole.
+    # The batteries of a bank as individuals, each by its label, its last test and its own volts at rest: how much resistance they make by label,
+    # and what another one in its place does to that of the whole.
     class BankParts
-      # health_ratio: measured against its label, by the same standard; rest_volt: its own
+      # health_ratio: measured against its label, by the same standard; rest_volt: its own; either nil where nobody read it
       Part = Struct.new(:position, :sae_ampere, :health_ratio, :rest_volt, keyword_init: true)
       # What stands on the shelf is charged.
       FULL_VOLT = 12.65
       private_constant :FULL_VOLT
 
-      # @param parts [Array<Part>] of every position, each tested
-      # @param arrangement [String] single, parallel or series
+      # @param parts [Array<Part>] of every position
+      # @param system [Units::ElectricalSystem]
       # @param celsius [Float] at the crank test
-      def initialize(parts, arrangement:, celsius:)
+      def initialize(parts, system:, celsius: Table.figure('untested', 'celsius'))
         @parts = parts
-        @arrangement = arrangement
+        @system = system
         @celsius = celsius
       end
+
+      # @return [Boolean] whether each was tested by itself, and none is so flat that its volts at rest say nothing of it
+      def tested? = @parts.all? { |part| part.health_ratio && part.rest_volt && six_cells(part.rest_volt) > flat_volt }
 
       # @return [String] position of the battery with the most resistance
       def weaker = @parts.max_by { |part| ohm(part) }.position
@@ -30,23 +33,35 @@ module Wattomneum
       # @param health_ratio [Float] of those
       # @return [Float] resistance of the bank against now
       def ratio_with_new(positions, health_ratio: 1.0)
+        full = FULL_VOLT * @system.blocks_per_battery
         changed = @parts.map do |part|
-          positions.include?(part.position) ? Part.new(**part.to_h, health_ratio: health_ratio, rest_volt: FULL_VOLT) : part
+          positions.include?(part.position) ? Part.new(**part.to_h, health_ratio: health_ratio, rest_volt: full) : part
         end
         whole(changed) / whole(@parts)
       end
 
+      # @return [Float] ohm of the whole bank by labels and testers, at the charge of a unit that ran today
+      def usual_ohm
+        rest = Table.rest_volt(Inputs.usual_charge) * @system.blocks_per_battery
+        whole(@parts.map { |part| Part.new(**part.to_h, rest_volt: rest) })
+      end
+
       private
+
+      def six_cells(rest_volt) = rest_volt / @system.blocks_per_battery
+      def flat_volt = Table.rest_volt(0.0)
 
       def whole(parts)
         sources = parts.map { |part| Batteries::Bank::Source.new(rest_volt: part.rest_volt, resistance_ohm: ohm(part)) }
-        Batteries::Bank.equivalent(sources, arrangement: @arrangement).resistance_ohm
+        Batteries::Bank.equivalent(sources, arrangement: @system.arrangement).resistance_ohm
       end
 
       def ohm(part)
+        label, untested = %w[sae_ampere untested_health_ratio].map { |key| Table.figure('labels', key) }
         Batteries::InternalResistance.from_rating(
-          measured_sae_ampere: part.sae_ampere * part.health_ratio, rest_volt: part.rest_volt, temperature_celsius: @celsius,
-          charge_percent: Batteries::StateOfCharge.from_rest_voltage(rest_volt: part.rest_volt)
+          measured_sae_ampere: (part.sae_ampere || label) * (part.health_ratio || untested), rest_volt: six_cells(part.rest_volt),
+          temperature_celsius: @celsius, blocks: @system.blocks_per_battery,
+          charge_percent: Batteries::StateOfCharge.from_rest_voltage(rest_volt: six_cells(part.rest_volt))
         )
       end
     end

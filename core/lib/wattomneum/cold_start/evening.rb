@@ -7,7 +7,11 @@ module Wattomneum
     # Formula: S = .89 - 1.25 q n; mu = T0 + g (.89 - S) - b (warmth - 1.4); P = Phi((mu - T) / sqrt(v + (g s_S)^2 + 1.3^2 + 2.2^2)).
     class Evening
       # What is stored of a unit: celsius, variance; degrees_per_charge, degrees_per_battery_degree, slow_celsius as Threshold has them.
-      Stored = Struct.new(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius, keyword_init: true)
+      Stored = Struct.new(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius, keyword_init: true) do
+        # @param known [#celsius] that answers to all of them: a Threshold
+        # @return [Stored]
+        def self.of(known) = new(**members.to_h { |key| [key, known.public_send(key)] })
+      end
       # Charge at dawn: ratio, and how far it may be off
       Charge = Struct.new(:ratio, :spread, keyword_init: true)
 
@@ -35,6 +39,17 @@ module Wattomneum
       end
 
       # @param stored [Stored]
+      # @param capacity_ampere_hour [Float] of the bank
+      # @param low_celsius [Float]
+      # @param day_before_celsius [Float, nil]
+      # @param nights_parked [Numeric]
+      # @return [Evening] the one before a dawn
+      def self.of(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:, nights_parked: 1)
+        new(stored, charge: charge(nights_parked: nights_parked, capacity_ampere_hour: capacity_ampere_hour),
+                    warmer_celsius: warmer_celsius(day_before_celsius, low_celsius))
+      end
+
+      # @param stored [Stored]
       # @param charge [Charge]
       # @param warmer_celsius [Float] batteries against those of a usual night
       def initialize(stored, charge:, warmer_celsius: 0.0)
@@ -49,15 +64,16 @@ module Wattomneum
         @stored.celsius + (@stored.degrees_per_charge * (Inputs.usual_charge - @charge.ratio)) - (@stored.degrees_per_battery_degree * @warmer)
       end
 
+      # @return [Charge]
+      attr_reader :charge
+
       # @param low_celsius [Float] forecast
+      # @param won_celsius [Float] by how much the threshold was brought down for this night
       # @return [Float] probability of no start
-      def chance(low_celsius) = Numerics::Normal.below((celsius - low_celsius) / spread)
+      def chance(low_celsius, won_celsius: 0.0) = Numerics::Normal.below((celsius - won_celsius - low_celsius) / spread)
 
       # @return [Float] degC, of threshold and morning together
       def spread = Math.sqrt(own_variance + (LOW_SPREAD**2))
-
-      # @return [Float] degC at which it would fail once in ten mornings
-      def lowest_celsius = celsius + (1.2816 * spread)
 
       # @return [Boolean] whether its batteries may be ice at this temperature: then it is neither charged nor jumped
       def may_freeze?(low_celsius) = low_celsius <= Batteries::StateOfCharge.freezing_celsius(charge_percent: @charge.ratio * 100.0)

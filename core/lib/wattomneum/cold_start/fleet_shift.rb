@@ -3,7 +3,7 @@
 module Wattomneum
   module ColdStart
     # What the mornings of a whole fleet say of the forecasts made from readings: all of them some degrees too dark or too bright, and surer or
-    # less sure than they claim. Only what readings alone let expect is moved; what each unit's own mornings taught stays.
+    # less sure than they claim. Only what readings alone let expect is moved; each unit's own mornings are told to it anew.
     #
     # Formula: maximise over beta ~ N(0, 4^2), ln kappa ~ N(0, .4^2): sum ln[Phi((Ts - T00 - beta) / s) - Phi((Tf - T00 - beta) / s)],
     # s^2 = kappa^2 v0 + 2.2^2 / 2. Averaging the units' own corrections instead diverges: they are shrunk each by another share.
@@ -14,6 +14,10 @@ module Wattomneum
       Shift = Struct.new(:celsius, :ratio, keyword_init: true) do
         # @return [Shift] that moves nothing
         def self.none = new(celsius: 0.0, ratio: 1.0)
+
+        # @param prior [Evening::Stored] by readings alone
+        # @return [Evening::Stored] the same as the fleet's mornings have it
+        def on(prior) = prior.dup.tap { |one| one.celsius += celsius }.tap { |one| one.variance *= ratio**2 }
       end
 
       BETAS = (-24..24).map { |step| step * 0.5 }.freeze
@@ -32,36 +36,6 @@ module Wattomneum
       def best
         @best ||= @units.empty? ? Shift.none : along(KAPPAS, along(BETAS, Shift.none, :celsius), :ratio).then { |one| refined(one) }
       end
-
-      # The same unit under a shift.
-      #
-      # @param stored [Evening::Stored] with what its mornings taught
-      # @param prior [Evening::Stored] by readings alone
-      # @return [Evening::Stored]
-      def moved(stored, prior) = self.class.moved(stored, prior, from: Shift.none, to: best)
-
-      # @param stored [Evening::Stored] as it is under one shift
-      # @param prior [Evening::Stored] by readings alone, under none
-      # @param from [Shift] that it was under
-      # @param to [Shift]
-      # @return [Evening::Stored]
-      def self.moved(stored, prior, from:, to:)
-        old_mean, old_variance = shifted(prior, from)
-        new_mean, new_variance = shifted(prior, to)
-        taught = (1.0 / stored.variance) - (1.0 / old_variance)
-        return stored.dup.tap { |one| one.celsius += new_mean - old_mean } unless taught.positive?
-
-        by_mornings = (stored.celsius / stored.variance) - (old_mean / old_variance)
-        variance = 1.0 / ((1.0 / new_variance) + taught)
-        stored.dup.tap do |one|
-          one.variance = variance
-          one.celsius = variance * ((new_mean / new_variance) + by_mornings)
-        end
-      end
-
-      # Mean and variance of what readings let expect, under a shift.
-      def self.shifted(prior, shift) = [prior.celsius + shift.celsius, prior.variance * (shift.ratio**2)]
-      private_class_method :shifted
 
       private
 

@@ -74,13 +74,6 @@ known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_vol
       # @return [Hash{Symbol => Float}] the values alone
       def values = @values.transform_values(&:value)
 
-      # @param changes [Hash{Symbol => Float}] values that are otherwise; rest_volt among them
-      # @return [Inputs]
-      def with(rest_volt: @rest_volt, **changes)
-        values = @values.merge(changes.to_h { |key, value| [key, Input.new(value: value, spread: spread(key))] })
-        self.class.new(batteries_in_series: batteries_in_series, rest_volt: rest_volt, control_unit: control_unit?, values: values)
-      end
-
       class << self
         private
 

@@ -12,15 +12,33 @@ module Wattomneum
 
       # @param inputs [Inputs]
       # @param charge [Evening::Charge] of tonight
-      # @param bank [BankParts, nil] nil where a battery was not tested by itself
+      # @param bank [BankParts, nil]
       # @param sound_drop_volt [Float, nil] what sound cables and grounds would lose at the current of the test; nil where its drops were not read
-      def initialize(inputs, charge:, bank: nil, sound_drop_volt: nil)
+      # @param may_freeze [Boolean] whether its batteries may be ice: then they are not charged
+      def initialize(inputs, charge:, bank: nil, sound_drop_volt: nil, may_freeze: false)
         @inputs = inputs
         @charge = charge
-        @bank = bank
+        @bank = bank if bank&.tested?
         @sound_drop = sound_drop_volt
+        @may_freeze = may_freeze
         @threshold = Threshold.new(inputs, charge_ratio: charge.ratio)
       end
+
+      # Clean joints lose about half of what is allowed.
+      #
+      # @param system [Units::ElectricalSystem]
+      # @param limits [Limits::Table]
+      # @return [Float] volts of both sides together
+      def self.sound_drop_volt(system, limits: Limits::Table.shipped)
+        allowed = %w[drop.positive_cranking drop.ground_cranking].sum { |id| system.limit(id, limits: limits).value }
+        allowed * ROWS.dig('joints', 'left_of_limit')
+      end
+
+      # Remedies overlap: of several the one that wins most counts, so that nobody is promised too much.
+      #
+      # @param degrees [Array<Float>] that each wins by itself
+      # @return [Float] degC that they win together, at least
+      def self.together(degrees) = degrees.max || 0.0
 
       # @return [Array<Remedy>] what wins something, the most first
       def all = [charged, weaker, whole_bank, joints, heated].compact.select { |one| one.degrees >= LEAST_CELSIUS }.sort_by { |one| -one.degrees }
@@ -29,7 +47,7 @@ module Wattomneum
 
       def charged
         full = ROWS.dig('charge', 'charged_ratio')
-        remedy('charge', Mended.nothing, charge_ratio: full) if @charge.ratio < full
+        remedy('charge', Mended.nothing, charge_ratio: full) if @charge.ratio < full && !@may_freeze
       end
 
       def weaker

@@ -49,15 +49,14 @@ module Wattomneum
 
       # @param charge_ratio [Float]
       # @return [Float] open-circuit volts of one battery
-      def self.rest_volt(charge_ratio) = REST.clamped(charge_ratio * 100.0)
+      def self.rest_volt(charge_ratio) = Batteries::StateOfCharge.rest_voltage(charge_percent: charge_ratio * 100.0)
 
       COLDEST, NEXT_COLDEST = Batteries::Tables::DATA.fetch('resistance_cold_factor').fetch('points').sort.first(2)
       COLD_SLOPE = (NEXT_COLDEST.last - COLDEST.last) / (NEXT_COLDEST.first - COLDEST.first).to_f
       LEAST_STIFF = 0.2
       COLD = Batteries::Tables.line('resistance_cold_factor')
       CHARGE = Batteries::Tables.line('resistance_charge_factor')
-      REST = Numerics::PiecewiseLine.new(Batteries::Tables::DATA.fetch('rest_voltage').fetch('flooded').fetch('points').map(&:reverse))
-      private_constant :COLD, :CHARGE, :REST, :COLDEST, :NEXT_COLDEST, :COLD_SLOPE, :LEAST_STIFF
+      private_constant :COLD, :CHARGE, :COLDEST, :NEXT_COLDEST, :COLD_SLOPE, :LEAST_STIFF
     end
   end
 end

@@ -77,9 +77,6 @@ module Wattomneum
       # @return [Float] degC that its threshold is lower then
       def degrees_won(mended, charge_ratio: @charge) = celsius - found(Margins.new(@inputs, mended: mended, demand: @demand), charge_ratio)
 
-      # @return [Boolean] whether it lies colder than the chart goes
-      def below_chart? = celsius < CHART_CELSIUS
-
       private
 
       # Of the smaller margin, a degree.

@@ -4,7 +4,8 @@ module Wattomneum
   module Evidence
     # How far off a common workshop meter may be: within this of a limit a reading decides nothing.
     #
-    # Source: 0.5 % and 2 digits on direct volts, 3 % and a zero that drifts for a clamp on direct current; common practice.
+    # Source: 0.5 % and 2 digits on direct volts, 3 % and a zero that drifts for a clamp on direct current, 2 % for the speed of a
+    # cranked engine; common practice.
     module MeterError
       VOLT_RATIO = 0.005
       VOLT_DIGITS = 2
@@ -12,6 +13,8 @@ module Wattomneum
       DIFFERENCE_DIGITS = 4
       CLAMP_RATIO = 0.03
       CLAMP_ZERO_AMPERE = 2.0
+      # Strobe or count of a trace over some seconds: from memory.
+      SPEED_RATIO = 0.02
       # Last digit of a meter of 4,000 counts that ranges by itself, by the most volts of each range.
       DIGITS = [[0.4, 0.0001], [4.0, 0.001], [40.0, 0.01], [Float::INFINITY, 0.1]].freeze
       private_constant :DIGITS
@@ -31,6 +34,11 @@ module Wattomneum
       # @return [Float] amperes that it may be off
       # @example 600 A   # => 20.0
       def self.ampere(value) = (CLAMP_RATIO * value.abs) + CLAMP_ZERO_AMPERE
+
+      # @param value [Float] turns a minute, of an engine that does not turn evenly while it cranks
+      # @return [Float] turns a minute that it may be off
+      # @example 180 rpm   # => 3.6
+      def self.rpm(value) = SPEED_RATIO * value
 
       # A drop brought to another current: what the volts and what the clamp may be off both count.
       #

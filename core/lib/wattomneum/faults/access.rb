@@ -9,7 +9,7 @@ module Wattomneum
       WALK_MINUTES = DATA.fetch('walk')
       FIRST_TIME_MINUTES = DATA.fetch('first_time').freeze
       CRANK_MINUTES = DATA.fetch('crank')
-      private_constant :DATA, :CRANK_MINUTES, :WALK_MINUTES
+      private_constant :DATA, :CRANK_MINUTES
 
       # @param sheet [Circuits::Sheet]
       # @param probes [Array<Readings::Probe>] taken in this job, in order

@@ -5,12 +5,14 @@ module Wattomneum
     # What a unit does when its starter is called.
     class StartSide
       SLOW_RATIO = 0.8
+      # Of a sound start at the temperature of the day.
+      SOUND_RPM = 185.0
       CRANKING = 'cranking'
       NO_AMPERE = 1.0
       LEAST_SPEED = 0.05
       # From the posts to the starter and back.
       LOOP = [%w[positive_post starter_stud], %w[starter_case negative_post]].freeze
-      private_constant :CRANKING, :NO_AMPERE, :LEAST_SPEED, :LOOP
+      private_constant :SOUND_RPM, :CRANKING, :NO_AMPERE, :LEAST_SPEED, :LOOP
 
       # @param wiring [Wiring] of a unit with a starter
       def initialize(wiring)
@@ -20,6 +22,9 @@ module Wattomneum
 
       # @return [Float] ampere in the starter's cable while it is called
       def ampere = @truth.ampere_in("#{@wiring.solenoid} contact 30 to 87", state: CRANKING)
+
+      # @return [Float] turns a minute of the engine
+      def speed_rpm = SOUND_RPM * (locked? ? 0.0 : [speed_ratio, 0.0].max)
 
       # @return [Boolean] whether the engine can be turned by hand
       def locked? = @wiring.so?('engine', 'locked')

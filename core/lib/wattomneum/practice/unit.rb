@@ -7,6 +7,7 @@ module Wattomneum
     class Unit
       METER_RATIO = 0.003
       CLAMP_RATIO = 0.02
+      SPEED_RATIO = 0.01
       TESTER_RATIO = 0.02
       # What was measured: what goes into a reading.
       Measured = Struct.new(:value, :observation, :cells, :conditions, :unit, :state, :overload, keyword_init: true)
@@ -106,6 +107,7 @@ module Wattomneum
         when 'engine_by_hand' then Measured.new(observation: start.locked? ? 'locked' : 'free')
         when 'cable_lamp' then Measured.new(observation: 'bright')
         when 'cranking_current' then Measured.new(value: noisy(start.ampere, CLAMP_RATIO).round)
+        when 'cranking_speed' then Measured.new(value: noisy(start.speed_rpm, SPEED_RATIO).round)
         when 'signal_wire_ohms' then Measured.new(value: 0.1, conditions: { 'voltage_across_volt' => 0.0, 'reversed_ohm' => 0.1 })
         else volts(wiring.volt(test.from, test.to, test.state))
         end

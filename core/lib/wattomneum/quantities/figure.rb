@@ -31,6 +31,10 @@ module Wattomneum
       # @return [String]
       def self.percent(value) = "#{value.round} %"
 
+      # @param value [Float] in turns a minute
+      # @return [String]
+      def self.rpm(value) = "#{value.round} rpm"
+
       # @param value [Float] in degrees Celsius
       # @return [String]
       def self.celsius(value) = "#{trim(value, 1)} degC"

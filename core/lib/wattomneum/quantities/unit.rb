@@ -13,6 +13,7 @@ module Wattomneum
         'conductance_cca' => { 'A' => 1.0 },
         'specific_gravity' => { 'SG' => 1.0 },
         'temperature' => { 'degC' => 1.0, 'degF' => nil },
+        'speed' => { 'rpm' => 1.0 },
         'observation' => {}
       }.freeze
 

@@ -19,7 +19,7 @@ module Wattomneum
                  'idle' => 'running, idle', 'fast_idle' => 'running, fast idle',
                  'fast_idle_loaded' => 'running, fast idle, loads on' }.freeze
       INSTRUMENTS = ['multimeter', 'clamp meter', 'battery tester', 'carbon pile', 'hydrometer', 'oscilloscope',
-                     'test lamp', 'dash gauge', 'bar', 'eyes', 'eyes and ears', 'eyes and hands'].freeze
+                     'test lamp', 'tachometer', 'dash gauge', 'bar', 'eyes', 'eyes and ears', 'eyes and hands'].freeze
 
       # @param key [String]
       # @return [TestDefinition]

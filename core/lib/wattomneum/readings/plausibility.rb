@@ -6,6 +6,8 @@ module Wattomneum
     module Plausibility
       # Under this the meter is on its lowest range and shows no prefix.
       PREFIXED_FROM_OHM = 1.0
+      # New ones give a little more than their label, none so much (ours).
+      MOST_OF_LABEL = 1.3
       # What to ask, with the ways out; each option is a value in the base unit, or nil for "as entered".
       Question = Struct.new(:text, :options, keyword_init: true)
 
@@ -14,10 +16,12 @@ module Wattomneum
       # @param system [Units::ElectricalSystem]
       # @param unit [String, nil] symbol it was entered with; nil is the base unit
       # @param text [String, nil] as it was typed
+      # @param rated_ampere [Float, nil] of the battery that a tester was on
       # @return [Question, nil] nil when nothing is odd about the value
-      def self.question(test:, value:, system:, unit: nil, text: nil)
+      def self.question(test:, value:, system:, unit: nil, text: nil, rated_ampere: nil)
         return thousand_question(test, value, text) if thousand_or_decimal?(test, text)
         return prefix_question(value) if prefix_left_off?(test.quantity, value, unit)
+        return over_its_label(value, rated_ampere) if over_its_label?(test, value, rated_ampere)
 
         range = test.plausible_range(system)
         return if range.nil? || range.cover?(value)
@@ -46,6 +50,22 @@ module Wattomneum
         Question.new(text: "#{text.strip}: a thousand, or a decimal?", options: options)
       end
       private_class_method :thousand_or_decimal?, :thousand_question
+
+      # What a tester gave against the label of the battery it was on.
+      def self.over_its_label?(test, value, rated_ampere)
+        test.quantity == 'conductance_cca' && rated_ampere && value > MOST_OF_LABEL * rated_ampere
+      end
+
+      # The tester was set to another standard, the label was entered wrongly, or a digit was typed twice.
+      def self.over_its_label(value, rated_ampere)
+        spoken = Quantities::Figure.ampere(value)
+        share = Quantities::Figure.percent(100.0 * value / rated_ampere)
+        digit_twice = value / 10
+        options = [{ label: "#{spoken}, as I typed it", value: nil }, { label: Quantities::Figure.ampere(digit_twice), value: digit_twice }]
+        Question.new(text: "#{spoken} is #{share} of its label: was the tester set to another standard, or is the label wrong?",
+                     options: options.first(digit_twice <= MOST_OF_LABEL * rated_ampere ? 2 : 1))
+      end
+      private_class_method :over_its_label, :over_its_label?
 
       # 18 on the display of a meter that ranges by itself may be 18 ohm, 18 kohm or 18 Mohm.
       #

@@ -54,6 +54,7 @@ module Wattomneum
         when 'voltage' then Quantities::Figure.volt(value)
         when 'ripple' then "#{Quantities::Figure.trim(value, 3)} #{unit.delete_prefix('m')}"
         when 'resistance' then Quantities::Figure.ohm(value)
+        when 'speed' then Quantities::Figure.rpm(value)
         else Quantities::Figure.ampere(value)
         end
       end

@@ -21,7 +21,7 @@ module Wattomneum
       private_constant :PACK_VOLT
 
       attr_reader :system_volt, :arrangement, :battery_count, :batteries, :usual_cranking_current_ampere, :alternator_rating_ampere,
-                  :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser
+                  :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid
 
       # @param system_volt [Integer] one of SYSTEM_VOLTS
       # @param arrangement [String] one of ARRANGEMENTS; none where no battery is fitted, as with a magneto
@@ -33,10 +33,11 @@ module Wattomneum
       # @param alternator_rating_ampere [Float, nil] of what charges: alternator or converter
       # @param grounding [String] one of GROUNDINGS
       # @param has_equaliser [Boolean] whether an equaliser hangs on the middle of a 24 V bank
+      # @param heat_aid [Boolean] glow plugs, a heater flange or the like
       # @raise [InvalidQuantityError] if voltage, arrangement and count do not go together
       def initialize(system_volt:, arrangement:, battery_count:, usual_cranking_current_ampere:, batteries: {},
                      alternator_rating_ampere: nil, has_isolator: true, has_sense: true, regulator: 'internal',
-                     neutral_interlock: false, grounding: 'negative', has_equaliser: false)
+                     neutral_interlock: false, grounding: 'negative', has_equaliser: false, heat_aid: true)
         @system_volt = system_volt
         @arrangement = arrangement
         @battery_count = battery_count
@@ -49,12 +50,22 @@ module Wattomneum
         @neutral_interlock = neutral_interlock
         @grounding = grounding
         @has_equaliser = has_equaliser
+        @heat_aid = heat_aid
         check
         freeze
       end
 
       # @return [Array<String>] positions in use, "A" first
       def positions = POSITIONS.first(battery_count)
+
+      # @param usual_ampere_hour [Float] of a battery whose capacity is on no label
+      # @return [Float] of the whole bank: a series bank has that of one battery
+      # @example two of 100 Ah in parallel   # => 200.0
+      def capacity_ampere_hour(usual_ampere_hour:)
+        known = batteries.values.filter_map(&:capacity_ampere_hour).select(&:positive?)
+        each = known.empty? ? usual_ampere_hour : known.sum / known.size
+        parallel? ? each * battery_count : each
+      end
 
       # @return [Boolean] whether a regulator of its own stands beside the alternator, with its own supply, ground and sense
       def regulator_outside? = regulator.start_with?('external')

@@ -28,15 +28,18 @@ RSpec.describe Wattomneum::ColdStart::FleetShift do
     expect(described_class.new([seen]).best).to eq(described_class::Shift.none)
   end
 
-  it 'moves what readings let expect, and keeps what its own mornings taught' do
-    stored = ->(celsius, variance) { Wattomneum::ColdStart::Evening::Stored.new(celsius: celsius, variance: variance) }
-    prior = stored.call(-10.0, 9.0)
-    to = described_class::Shift.new(celsius: -3.0, ratio: 1.0)
-    untaught = described_class.moved(prior, prior, from: described_class::Shift.none, to: to)
-    sure = described_class.moved(stored.call(-6.0, 0.5), prior, from: described_class::Shift.none, to: to)
-    expect([untaught.celsius, untaught.variance]).to eq([-13.0, 9.0])
-    expect(sure.celsius).to be_within(0.2).of(-6.2)
-    back = described_class.moved(sure, prior, from: to, to: described_class::Shift.none)
-    expect(back.celsius).to be_within(1e-9).of(-6.0)
+  it 'moves what readings let expect, and little of a unit whose own mornings were many' do
+    prior = Wattomneum::ColdStart::Evening::Stored.new(celsius: -10.0, variance: 9.0, degrees_per_charge: 8.0, degrees_per_battery_degree: 0.2,
+                                                       slow_celsius: 2.4)
+    shift = described_class::Shift.new(celsius: -3.0, ratio: 0.5)
+    expect(shift.on(prior)).to have_attributes(celsius: -13.0, variance: 2.25)
+    expect(prior).to have_attributes(celsius: -10.0, variance: 9.0)
+    dawns = (-9..-3).flat_map { |low| [low, low] }.map { |low| Wattomneum::ColdStart::Told::Dawn.new(outcome: low < -6 ? 'failed' : 'slow', low_celsius: low.to_f) }
+    told = [prior, described_class::Shift.new(celsius: -3.0, ratio: 1.0).on(prior)].map do |one|
+      Wattomneum::ColdStart::Told.new(one, capacity_ampere_hour: 90.0).hear(dawns)
+    end
+    expect(told.map(&:count)).to eq([14, 14])
+    expect((told.first.stored.celsius - told.last.stored.celsius).abs).to be < 1.0
+    expect(told.first).to have_attributes(warmest_failure: be_within(0.5).of(-7.0), coldest_start: be_within(0.5).of(-6.0))
   end
 end

@@ -8,8 +8,14 @@ RSpec.describe Wattomneum::ColdStart::Remedies do
     Wattomneum::ColdStart::BankParts::Part.new(position: position, sae_ampere: ampere, health_ratio: share, rest_volt: rest)
   end
 
-  let(:pair) { cold_start::BankParts.new([part('A', 950.0, 0.92, 12.60), part('B', 950.0, 0.70, 12.45)], arrangement: 'parallel', celsius: 10.0) }
-  let(:series) { cold_start::BankParts.new([part('A', 700.0, 0.95, 12.62), part('B', 700.0, 0.78, 12.58)], arrangement: 'series', celsius: 8.0) }
+  def system(volt, arrangement)
+    Wattomneum::Units::ElectricalSystem.new(system_volt: volt, arrangement: arrangement, battery_count: 2, usual_cranking_current_ampere: 600.0)
+  end
+
+  def bank(*parts, unit: system(12, 'parallel'), **celsius) = Wattomneum::ColdStart::BankParts.new(parts, system: unit, **celsius)
+
+  let(:pair) { bank(part('A', 950.0, 0.92, 12.60), part('B', 950.0, 0.70, 12.45), celsius: 10.0) }
+  let(:series) { bank(part('A', 700.0, 0.95, 12.62), part('B', 700.0, 0.78, 12.58), unit: system(24, 'series'), celsius: 8.0) }
   let(:inputs) do
     test = Wattomneum::Cranking::CrankTest.new(rest_volt: 12.55, posts_volt: 10.60, drop_volt: 0.40, celsius: 10.0, batteries_in_series: 1,
                                                ampere: 620.0, speed_rpm: 190.0)
@@ -41,6 +47,23 @@ sound_drop_volt: sound_drop)
 
   it 'says nothing of single batteries that were not tested, of drops that are sound, of a full bank' do
     expect(remedies(bank: nil, charge: 0.98, sound_drop: 0.5).all.map(&:key)).to eq(%w[heat])
+  end
+
+  it 'charges no battery that may be ice, and weighs none that is flat or was not tested' do
+    frozen = described_class.new(inputs, charge: Wattomneum::ColdStart::Evening::Charge.new(ratio: 0.2, spread: 0.1), bank: pair, may_freeze: true)
+    expect(frozen.all.map(&:key)).not_to include('charge')
+    [part('B', 950.0, 0.7, 11.2), part('B', 950.0, nil, 12.6), part('B', 950.0, 0.7, nil)].each do |other|
+      expect(remedies(bank: bank(part('A', 950.0, 0.92, 12.60), other)).all.map(&:key)).not_to include('weaker', 'whole_bank')
+    end
+  end
+
+  # By hand at 20 degC and 89 %: (12.562 - 7.2) / 850 / 1.472 / 0.934 each, two side by side; on 6 V the same by six cells, half of each.
+  it 'knows the resistance of a bank by its labels, on 6 V too' do
+    each = (12.562 - 7.2) / 850 / 1.47222 / 0.934
+    expect(bank(part('A', 850.0, 1.0, nil), part('B', 850.0, 1.0, nil)).usual_ohm).to be_within(each / 200).of(each / 2)
+    six = bank(part('A', 850.0, 1.0, nil), part('B', 850.0, 1.0, nil), unit: system(6, 'parallel'))
+    expect(six.usual_ohm).to be_within(each / 400).of(each / 4)
+    expect(bank(part('A', 850.0, 1.0, 6.3), part('B', 850.0, 0.6, 6.2), unit: system(6, 'parallel'))).to be_tested.and have_attributes(weaker: 'B')
   end
 
   it 'holds what is said to be measured next against what is known already' do

@@ -2,7 +2,8 @@ import { Button } from '../../shared/ui/Button'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useWrite } from '../../shared/writes/useWrite'
-import { bringInSheet, type SheetLine } from '../../shared/api/circuits'
+import { bringInSheet } from '../../shared/api/circuits'
+import type { SheetLine } from '../../shared/api/types'
 
 interface Typed {
   content: string

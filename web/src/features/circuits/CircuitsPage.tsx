@@ -4,28 +4,15 @@ import { Link } from 'react-router'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { Sheet } from '../../shared/ui/Sheet'
-import { library, type SheetLine } from '../../shared/api/circuits'
+import { library, type CircuitClass, type SheetOfUnits } from '../../shared/api/circuits'
 import { BringInSheet } from './BringInSheet'
-import { FitSheet } from './FitSheet'
+import { PageHead } from '../../shared/page/PageHead'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
-/** All sheets of a unit as one circuit: its id is the unit's. */
-function WholeUnit({ id }: { id: string }) {
-  return (
-    <li>
-      <Link
-        to={`/circuits/${id}`}
-        className="flex min-h-12 items-center justify-between gap-4 no-underline hover:bg-hair/40 dense:min-h-9"
-      >
-        <span className="link-words font-semibold">The whole unit</span>
-        <span className="flex-none text-quiet">one circuit</span>
-      </Link>
-    </li>
-  )
-}
+const unitsWord = (count: number) => `${count} ${count === 1 ? 'unit' : 'units'}`
 
-function SheetLink({ line }: { line: SheetLine }) {
+function SheetLink({ line }: { line: SheetOfUnits }) {
   return (
     <li>
       <Link
@@ -34,15 +21,48 @@ function SheetLink({ line }: { line: SheetLine }) {
       >
         <span className="link-words">{line.title}</span>
         <span className="flex-none text-quiet">
-          {line.system_volt} V{line.n > 1 && `, version ${line.n}`}
-          {line.overridden > 0 && `, ${line.overridden} of its own`}
+          {line.system_volt} V{line.n > 1 && `, version ${line.n}`}, {unitsWord(line.units)}
         </span>
       </Link>
     </li>
   )
 }
 
-/** All circuit sheets: by unit, and the library they come from. */
+/** Sister units: the whole circuit of each, and the sheets they share. */
+function OfClass({ one }: { one: CircuitClass }) {
+  const more = one.count - one.units.length
+  return (
+    <section aria-label={one.label} className="break-inside-avoid pb-6">
+      <h2 className="rule-below pb-1 text-lead">
+        {one.label} <span className="font-medium text-quiet">{unitsWord(one.count)}</span>
+      </h2>
+      <p className="flex flex-wrap items-center gap-x-4">
+        <span className="text-quiet">The whole unit:</span>
+        {one.units.map((unit) => (
+          <Link
+            key={unit.id}
+            to={`/circuits/${unit.id}`}
+            className="inline-flex min-h-12 min-w-12 items-center font-label font-bold dense:min-h-9"
+          >
+            {unit.number}
+          </Link>
+        ))}
+        {more > 0 && one.id && (
+          <Link to={`/units?class=${one.id}`} className="inline-flex min-h-12 items-center dense:min-h-9">
+            {more} more
+          </Link>
+        )}
+      </p>
+      <ul>
+        {one.sheets.map((line) => (
+          <SheetLink key={line.id} line={line} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** All circuit sheets: by class of unit, and the library they come from. */
 export function CircuitsPage() {
   const asked = useQuery(library())
   useTitle('Circuits')
@@ -53,14 +73,10 @@ export function CircuitsPage() {
       {(data) => {
         return (
           <div>
-            <div className="flex flex-wrap items-end justify-between gap-4 pb-6">
-              <div>
-                <h1 className="text-display leading-tight">Circuits</h1>
-                <p className="text-quiet">
-                  Any pin, any key state: what should be there and where it comes from. Type a pin or a wire in the box
-                  above.
-                </p>
-              </div>
+            <PageHead
+              title="Circuits"
+              words="Any pin, any key state: what should be there and where it comes from. Type a pin or a wire in the box above."
+            >
               {may && (
                 <Button
                   look="main"
@@ -71,22 +87,10 @@ export function CircuitsPage() {
                   Bring in a sheet
                 </Button>
               )}
-            </div>
+            </PageHead>
             <div className="gap-x-12 desk:columns-2">
-              {data.units.map((unit) => (
-                <section key={unit.id} aria-label={unit.number} className="break-inside-avoid pb-6">
-                  <h2 className="rule-below pb-1 text-lead">
-                    <Link to={`/units/${unit.id}`}>
-                      {unit.number} <span className="font-medium text-quiet">{unit.name}</span>
-                    </Link>
-                  </h2>
-                  <ul>
-                    <WholeUnit id={unit.id} />
-                    {unit.sheets.map((line) => (
-                      <SheetLink key={line.id} line={line} />
-                    ))}
-                  </ul>
-                </section>
+              {data.classes.map((one) => (
+                <OfClass key={one.id ?? 'none'} one={one} />
               ))}
               <section aria-labelledby="library" className="pb-6">
                 <h2 id="library" className="rule-below pb-1 text-lead">
@@ -97,7 +101,7 @@ export function CircuitsPage() {
                     <SheetLink key={line.id} line={line} />
                   ))}
                 </ul>
-                {may && <FitSheet sheets={data.sheets} />}
+                {may && <p className="pt-2 text-quiet">A unit’s own sheet of work fits one to it, under Circuits.</p>}
               </section>
             </div>
             <Sheet

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
 import { Segments } from '../../shared/ui/Segments'
 import { useWide } from '../../shared/ui/useWide'
-import { library, sheet as sheetQuery, type SheetTable } from '../../shared/api/circuits'
+import { library, unitCircuits, sheet as sheetQuery, type SheetTable } from '../../shared/api/circuits'
 import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
 import { LivePanel } from './LivePanel'
@@ -157,7 +157,8 @@ export function SheetPage() {
   const table = useQuery(sheetQuery(id))
   useTitle(table.data?.title ?? '')
   const sheet = table.data
-  const { data: all } = useQuery(library())
+  const { data: all } = useQuery({ ...library(), enabled: sheet !== undefined && !sheet.unit })
+  const { data: fitted } = useQuery({ ...unitCircuits(sheet?.unit?.id ?? ''), enabled: Boolean(sheet?.unit) })
   const answer = useRef<HTMLDivElement>(null)
   const asked = inAddress.part ?? inAddress.pin ?? inAddress.wire ?? inAddress.open ?? inAddress.ask
   const wide = useWide()
@@ -173,7 +174,7 @@ export function SheetPage() {
         const place = { ...inAddress, pin: inAddress.pin ?? firstPin }
         const state = place.state ?? sheet.states.at(-1)?.key ?? ''
         const stateIndex = sheet.states.findIndex((one) => one.key === state)
-        const siblings = all?.units.find((unit) => unit.id === sheet.unit?.id)?.sheets ?? all?.sheets ?? []
+        const siblings = fitted?.sheets ?? all?.sheets ?? []
         const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
         const { parts, wires, landing } = lookUp(sheet, words)
         return (

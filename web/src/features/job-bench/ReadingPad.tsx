@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { JobBench, ProbeCard, Question, TestCard } from '../../shared/api/types'
+import { AskedBack } from '../../shared/ui/AskedBack'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
@@ -78,10 +79,6 @@ function answered(draft: PadDraft, question: Question | undefined, value: number
   return value === null
     ? { ...draft, said: { ...draft.said, value_confirmed: 'yes' } }
     : { ...draft, text: String(value), unit: question?.base_unit ?? draft.unit }
-}
-
-const bringIntoView = (element: HTMLElement | null) => {
-  element?.scrollIntoView({ block: 'nearest' })
 }
 
 /** The pad: how to take it, the value, its conditions. What is typed is kept until it is saved. */
@@ -180,25 +177,7 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
           )}
         </Field>
       )}
-      {question ? (
-        <div ref={bringIntoView} role="alert" className="flex scroll-mb-6 flex-col gap-2 border-l-4 border-watch pl-4">
-          <p className="font-semibold">{question.text}</p>
-          <div className="flex flex-wrap gap-2">
-            {question.options.map((option) => (
-              <Button
-                key={option.label}
-                onClick={() => {
-                  answer(option.value)
-                }}
-              >
-                {option.label}
-              </Button>
-            ))}
-          </div>
-        </div>
-      ) : (
-        !fieldError && <ErrorNote error={error} />
-      )}
+      {question ? <AskedBack question={question} onAnswer={answer} /> : !fieldError && <ErrorNote error={error} />}
       <div className="flex gap-3">
         <Button type="submit" look="main" className="flex-1" disabled={isPending || (unseen.length > 0 && !seen)}>
           {isPending ? 'Saving …' : target.correcting ? 'Save the correction' : 'Save the reading'}

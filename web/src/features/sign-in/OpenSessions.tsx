@@ -1,13 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import type { OpenSessions as Open } from '../../shared/api/types'
-import { spokenTime } from '../../shared/quantities/when'
+import { HERE, spokenTime } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Waiting } from '../../shared/ui/Waiting'
 import { useWrite } from '../../shared/writes/useWrite'
 import { endSession, openSessions } from '../../shared/api/sessions'
-
-const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 const NOTHING = {}
 

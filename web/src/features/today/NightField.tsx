@@ -3,13 +3,14 @@ import { sayNight, type Night, type Tonight } from '../../shared/api/tonight'
 import { numberFrom } from '../../shared/quantities/numberFrom'
 import { spokenTime } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
+import { AskedBack } from '../../shared/ui/AskedBack'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useWrite } from '../../shared/writes/useWrite'
 
 const SOURCES: Record<string, string> = { typed: 'typed', weather: 'weather' }
 
-function Told({ night, morning }: { night: Night; morning: boolean }) {
-  if (morning && night.measured_celsius !== null) return <span className="text-quiet">as measured</span>
+function Told({ night }: { night: Night }) {
+  if (night.morning && night.measured_celsius !== null) return <span className="text-quiet">as measured</span>
   if (night.low_celsius === null) return <span className="text-quiet">not said yet</span>
   return (
     <span className="text-quiet">
@@ -19,21 +20,24 @@ function Told({ night, morning }: { night: Night; morning: boolean }) {
 }
 
 /** How cold it gets in one yard, in the morning how cold it was: what somebody types wins over the weather. */
-export function NightField({ night, morning }: { night: Night; morning: boolean }) {
+export function NightField({ night }: { night: Night }) {
   const id = useId()
   const may = useMay()('say_morning')
-  const celsius = (morning ? night.measured_celsius : null) ?? night.low_celsius
+  const celsius = (night.morning ? night.measured_celsius : null) ?? night.low_celsius
   const shown = celsius === null ? '' : String(celsius).replace('-', '−')
   const say = useWrite<{ low: string }, Tonight>({
     name: `night:${night.yard_id}:${night.dawn}`,
     empty: { low: shown },
   })
+  const send = (said: number | string, confirmed: boolean) => {
+    const fields = night.morning ? { measured_celsius: said } : { low_celsius: said }
+    void say.write(() => sayNight(night, { ...fields, confirmed }))
+  }
   const submit = () => {
     const low = numberFrom(say.value.low.replace('−', '-'))
-    if (low === null || !say.isDrafted) return
-    const said = low as number
-    void say.write(() => sayNight(night, morning ? { measured_celsius: said } : { low_celsius: said }))
+    if (low !== null && say.isDrafted) send(low, false)
   }
+  const question = say.error?.question
   return (
     <form
       className="flex flex-col gap-1"
@@ -49,7 +53,7 @@ export function NightField({ night, morning }: { night: Night; morning: boolean 
       <span className="flex items-baseline gap-2">
         <input
           id={id}
-          className="w-24 text-right font-figures text-lead"
+          className="w-24 text-right font-figure text-lead"
           inputMode="text"
           autoComplete="off"
           disabled={!may || say.isPending}
@@ -58,15 +62,28 @@ export function NightField({ night, morning }: { night: Night; morning: boolean 
           onChange={(event) => {
             say.change({ low: event.target.value })
           }}
-          onBlur={submit}
+          onBlur={() => {
+            if (!question) submit()
+          }}
           aria-describedby={`${id}-told`}
         />
         <span>°C</span>
       </span>
       <span id={`${id}-told`}>
-        <Told night={night} morning={morning} />
+        <Told night={night} />
       </span>
-      <ErrorNote error={say.error} />
+      {question ? (
+        <AskedBack
+          question={question}
+          onAnswer={(meant) => {
+            const typed = numberFrom(say.value.low.replace('−', '-'))
+            if (meant !== null) say.change({ low: String(meant) })
+            if (typed !== null) send(meant ?? typed, true)
+          }}
+        />
+      ) : (
+        <ErrorNote error={say.error} />
+      )}
     </form>
   )
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { units } from '../../shared/api/units'
+import { fleet } from '../../shared/api/units'
 import { useMay } from '../../shared/session/session'
 
 const FIRST_STEPS = [
@@ -42,7 +42,7 @@ function EmptyFleet() {
 
 /** A quiet day is for the baseline; an empty fleet for its first unit. */
 export function NothingDown() {
-  const { data } = useQuery(units(false))
+  const { data } = useQuery(fleet())
   if (!data) return null
   if (data.units.length === 0) return <EmptyFleet />
   return (

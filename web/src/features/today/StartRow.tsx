@@ -1,35 +1,13 @@
 import { Link } from 'react-router'
-import { OUTCOMES, sayMornings, type Outcome, type StartLine, type Tonight } from '../../shared/api/tonight'
+import type { Night, StartLine } from '../../shared/api/tonight'
+import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
 import { useMay } from '../../shared/session/session'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Segments } from '../../shared/ui/Segments'
+import { Remedies } from './Remedies'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useWrite } from '../../shared/writes/useWrite'
-
-const NOTHING = {}
-
-/** The morning's one tap. */
-function Tap({ line, dawn }: { line: StartLine; dawn: string }) {
-  const say = useWrite<object, Tonight>({ name: `morning:${line.unit_id}:${dawn}`, empty: NOTHING })
-  return (
-    <div className="col-span-2 desk:col-span-4">
-      <Segments
-        label={`How ${line.unit} started this morning`}
-        options={OUTCOMES}
-        chosen={line.outcome ?? undefined}
-        onChoose={(outcome: Outcome) => {
-          const entry = { unit_id: line.unit_id, outcome }
-          void say.write(() => sayMornings(dawn, [entry], `How ${line.unit} started`))
-        }}
-      />
-      <ErrorNote error={say.error} />
-    </div>
-  )
-}
 
 /** A unit that may not start: how likely, why, and in the morning how it went. */
-export function StartRow({ line, dawn, morning }: { line: StartLine; dawn: string; morning: boolean }) {
+export function StartRow({ line, night }: { line: StartLine; night: Night | undefined }) {
   const may = useMay()('say_morning')
   return (
     <li className="rule-below grid grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-1 py-3 desk:grid-cols-[7rem_15rem_10rem_1fr]">
@@ -38,12 +16,29 @@ export function StartRow({ line, dawn, morning }: { line: StartLine; dawn: strin
         {line.unit}
       </Link>
       <span className="col-span-2 desk:col-span-1">
-        <span className="font-figures text-lead">{line.chance_words}</span> <span className="text-quiet">no start</span>
+        {line.chance_planned_words ? (
+          <>
+            <s className="text-quiet">{line.chance_words}</s>{' '}
+            <span className="font-figure text-lead">{line.chance_planned_words}</span>
+          </>
+        ) : (
+          <span className="font-figure text-lead">{line.chance_words}</span>
+        )}{' '}
+        <span className="text-quiet">no start</span>
       </span>
       <span className="col-span-2 desk:col-span-1">
         {glued(line.words)} <span className="block text-quiet">{line.yard}</span>
       </span>
-      {morning && may && <Tap line={line} dawn={dawn} />}
+      {night && !night.morning && line.verdict !== 'sound' && (
+        <div className="col-span-2 desk:col-span-3 desk:col-start-2">
+          <Remedies line={line} dawn={night.dawn} may={may} />
+        </div>
+      )}
+      {night?.morning && may && (
+        <div className="col-span-2 desk:col-span-4">
+          <MorningTap unit={{ id: line.unit_id, name: line.unit }} dawn={night.dawn} outcome={line.outcome} />
+        </div>
+      )}
     </li>
   )
 }

@@ -9,11 +9,13 @@ import { Tonight } from './Tonight'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 
+/** What there is of each kind; more than is listed here is looked through in its own list. */
 const GROUPS = [
-  { kind: 'down', title: 'Down' },
-  { kind: 'temporary', title: 'Temporary repairs' },
-  { kind: 'parked', title: 'Parked, something missing' },
-  { kind: 'battery', title: 'Batteries to watch' },
+  { kind: 'held', title: 'Held', all: '/units' },
+  { kind: 'down', title: 'Down', all: '/jobs' },
+  { kind: 'temporary', title: 'Temporary repairs', all: '/jobs?state=closed' },
+  { kind: 'parked', title: 'Parked, something missing', all: '/jobs?state=parked' },
+  { kind: 'battery', title: 'Batteries to watch', all: '/units?state=batteries' },
 ] as const
 
 type Line = NonNullable<ReturnType<typeof useToday>['data']>['lines'][number]
@@ -65,18 +67,23 @@ export function Today() {
             </p>
             <Tonight />
             {data.lines.length === 0 && <NothingDown />}
-            {GROUPS.map(({ kind, title }) => {
+            {GROUPS.map(({ kind, title, all }) => {
               const lines = data.lines.filter((line) => line.kind === kind)
               return lines.length === 0 ? null : (
                 <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
                   <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
-                    {title} <span className="text-quiet">{lines.length}</span>
+                    {title} <span className="text-quiet">{data.counts[kind]}</span>
                   </h2>
                   <ul>
                     {lines.map((line) => (
                       <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
                     ))}
                   </ul>
+                  {data.counts[kind] > lines.length && (
+                    <Link to={all} className="inline-flex min-h-12 items-center font-label font-bold">
+                      {data.counts[kind] - lines.length} more
+                    </Link>
+                  )}
                 </section>
               )
             })}

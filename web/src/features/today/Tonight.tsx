@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { sayMornings, tonight, type Tonight as Told } from '../../shared/api/tonight'
+import { sayMornings, tonight, type StartLine, type Tonight as Told } from '../../shared/api/tonight'
 import { Shown } from '../../shared/page/Shown'
 import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
@@ -25,7 +25,8 @@ function Earned({ record }: { record: Told['record'] }) {
 /** All that were not told of one by one started. */
 function TheRest({ told, dawn }: { told: Told; dawn: string }) {
   const say = useWrite<object, Told>({ name: `mornings:${dawn}`, empty: NOTHING })
-  const untold = told.lines.filter((line) => line.outcome === null)
+  const yards = new Set(told.nights.filter((night) => night.dawn === dawn).map((night) => night.yard_id))
+  const untold = told.lines.filter((line) => line.outcome === null && yards.has(line.yard_id))
   if (untold.length === 0) return null
   return (
     <div className="flex flex-col gap-2 pt-3">
@@ -55,40 +56,45 @@ function NothingNamed({ told }: { told: Told }) {
 export function Tonight() {
   const asked = useQuery(tonight())
   const may = useMay()('say_morning')
-  const today = new Intl.DateTimeFormat('en-CA').format(new Date())
   return (
     <Shown asked={asked} what="tonight">
       {(told) => {
-        const dawnOf = (yard: string) => told.nights.find((night) => night.yard_id === yard)?.dawn ?? today
-        const dawn = told.nights[0]?.dawn ?? today
-        const morning = dawn <= today
+        const nightOf = (line: StartLine) => told.nights.find((night) => night.yard_id === line.yard_id)
+        const first = told.nights.find((night) => night.morning) ?? told.nights[0]
         return (
           <section aria-labelledby="tonight" className="pb-8">
             <h2 id="tonight" className="rule-below pb-1 text-lead">
-              {morning ? 'How did they start this morning?' : 'May not start tonight'}{' '}
+              {first?.morning ? 'How did they start this morning?' : 'May not start tonight'}{' '}
               <span className="text-quiet">{told.lines.length}</span>
             </h2>
             <div className="grid grid-cols-2 gap-x-6 gap-y-4 py-4 desk:grid-cols-4">
               {told.nights.map((night) => (
-                <NightField
-                  key={`${night.yard_id}-${night.dawn}-${night.said_at}`}
-                  night={night}
-                  morning={night.dawn <= today}
-                />
+                <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
               ))}
             </div>
             {told.lines.length === 0 && <NothingNamed told={told} />}
             <ul>
               {told.lines.map((line) => (
-                <StartRow key={line.unit_id} line={line} dawn={dawnOf(line.yard_id)} morning={morning} />
+                <StartRow key={line.unit_id} line={line} night={nightOf(line)} />
               ))}
             </ul>
-            {morning && may && <TheRest told={told} dawn={dawn} />}
+            {first?.morning && may && <TheRest told={told} dawn={first.dawn} />}
+            {told.plan.minutes > 0 && (
+              <p role="status" className="pt-3 font-semibold">
+                Ticked: {told.plan.minutes} min. Expected not to start: {told.plan.failing} of these as they stand,{' '}
+                {told.plan.failing_planned} with that done.
+              </p>
+            )}
+            {told.plan.cautions.map((caution) => (
+              <p key={caution} className="mt-2 border-l-4 border-act pl-4">
+                {caution}
+              </p>
+            ))}
             <Earned record={told.record} />
-            {told.others > 0 && (
+            {told.others > 0 && first && (
               <p className="text-quiet">
                 {told.others} more start more surely than once in thirty mornings not. Lows for the dawn of{' '}
-                {spokenDate(dawn)}.
+                {spokenDate(first.dawn)}.
               </p>
             )}
           </section>

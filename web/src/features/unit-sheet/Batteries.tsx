@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { UnitSheet } from '../../shared/api/types'
 import { spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
@@ -20,7 +21,10 @@ function Fitted({ slot, onTakeOff }: { slot: Slot; onTakeOff: (() => void) | und
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h3 className="text-lead">
-          {slot.position} <span className="text-quiet">{battery.tag}</span>
+          {slot.position}{' '}
+          <Link to={`/batteries/${battery.id}`} className="text-quiet">
+            {battery.tag}
+          </Link>
         </h3>
         {onTakeOff && (
           <Button look="quiet" onClick={onTakeOff}>
@@ -59,7 +63,7 @@ export function Batteries({ sheet }: { sheet: UnitSheet }) {
         Batteries <span className="text-quiet">{sheet.system}</span>
       </h2>
       <ErrorNote error={takingOff.error} />
-      <ul>
+      <ul className="gap-x-10 desk:grid desk:grid-cols-2">
         {sheet.batteries.map((slot) => (
           <li key={slot.position} className="rule-below py-3">
             <Fitted

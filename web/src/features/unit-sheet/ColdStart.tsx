@@ -1,37 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { OUTCOMES, sayMornings, unitStart, type Outcome, type Tonight, type UnitStart } from '../../shared/api/tonight'
+import { unitStart, type UnitStart } from '../../shared/api/tonight'
 import type { UnitSheet } from '../../shared/api/types'
+import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
 import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Segments } from '../../shared/ui/Segments'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
-import { useWrite } from '../../shared/writes/useWrite'
 
 type Forecast = NonNullable<UnitStart['forecast']>
-const NOTHING = {}
-
-/** The morning's one tap. */
-function ThisMorning({ sheet, start }: { sheet: UnitSheet; start: UnitStart }) {
-  const say = useWrite<object, Tonight>({ name: `morning:${sheet.id}:${start.today}`, empty: NOTHING })
-  return (
-    <div className="flex flex-col gap-2">
-      <h3 className="font-bold">How did it start this morning?</h3>
-      <Segments
-        label="How it started this morning"
-        options={OUTCOMES}
-        chosen={start.outcome ?? undefined}
-        onChoose={(outcome: Outcome) => {
-          const entry = { unit_id: sheet.id, outcome }
-          void say.write(() => sayMornings(start.today, [entry], `How ${sheet.number} started`))
-        }}
-      />
-      <ErrorNote error={say.error} />
-    </div>
-  )
-}
-
 function Remedies({ forecast }: { forecast: Forecast }) {
   if (forecast.remedies.length === 0) return null
   const cautions = [...new Set(forecast.remedies.flatMap((one) => one.cautions))]
@@ -47,7 +23,7 @@ function Remedies({ forecast }: { forecast: Forecast }) {
                 {one.minutes} min{one.chance_words && `, then no start ${one.chance_words}`}
               </span>
             </span>
-            <span className="font-figures text-lead">{one.degrees} °C</span>
+            <span className="font-figure text-lead">{one.degrees} °C</span>
           </li>
         ))}
       </ul>
@@ -78,7 +54,7 @@ function Foretold({ forecast }: { forecast: Forecast }) {
       <p className="flex items-baseline gap-3">
         <VerdictMark verdict={forecast.verdict} word={false} />
         <span>
-          <span className="font-figures text-lead">{glued(forecast.spoken)}</span>{' '}
+          <span className="font-figure text-lead">{glued(forecast.spoken)}</span>{' '}
           {glued(`give or take ${forecast.spread_celsius}: there it starts as often as not, ${forecast.limited_by}.`)}
           {forecast.chance_words && forecast.low_celsius !== null && (
             <span className="block">
@@ -115,7 +91,12 @@ export function ColdStart({ sheet }: { sheet: UnitSheet }) {
         Cold start
       </h2>
       <Foretold forecast={start.forecast} />
-      {may && !sheet.retired && <ThisMorning sheet={sheet} start={start} />}
+      {may && !sheet.retired && (
+        <div className="flex flex-col gap-2">
+          <h3 className="font-bold">How did it start this morning?</h3>
+          <MorningTap unit={{ id: sheet.id, name: sheet.number }} dawn={start.today} outcome={start.outcome} />
+        </div>
+      )}
     </section>
   )
 }

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
-import { useWatch } from 'react-hook-form'
+import { useWatch, type UseFormRegister } from 'react-hook-form'
 import { catalogue } from '../../shared/api/catalogue'
 import type { UnitSheet } from '../../shared/api/types'
-import { numberFrom } from '../../shared/quantities/numberFrom'
+import { emptyLabel, labelled, LabelFields, type Label } from '../../shared/battery/LabelFields'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
@@ -10,11 +10,11 @@ import { Waiting } from '../../shared/ui/Waiting'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { fitBattery } from '../../shared/api/units'
-import { looseBatteries } from '../../shared/api/batteries'
+import { shelf as shelfQuery } from '../../shared/api/batteries'
 
 const NEW = 'new'
 
-const EMPTY = { which: NEW, tag: '', type: 'flooded', rating_ampere: '', rating_standard: 'SAE', date_code: '' }
+const EMPTY = { which: NEW, ...emptyLabel }
 
 /** Put a battery into a position: one from the shelf, or a new one with what its label says. */
 export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; position: string; onDone: () => void }) {
@@ -26,16 +26,15 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
   })
   const { form } = fit
   const { data: lists } = useQuery(catalogue())
-  const { data: shelf } = useQuery(looseBatteries())
+  const { data: shelf } = useQuery(shelfQuery())
   const which = useWatch({ control: form.control, name: 'which' })
   const fields = fit.error?.fields ?? {}
 
   const submit = form.handleSubmit((values) =>
     fit.write((id) => {
-      const { which: chosen, rating_ampere, date_code, ...rest } = values
+      const { which: chosen, ...label } = values
       if (chosen !== NEW) return fitBattery(unit, { position, battery_id: chosen })
-      const rated = { ...rest, id, rating_ampere: numberFrom(rating_ampere) as number, date_code: date_code || null }
-      return fitBattery(unit, { position, battery: rated })
+      return fitBattery(unit, { position, battery: labelled(id, label) })
     }, values),
   )
   // A list that comes after its choice would show another one than it sends.
@@ -50,6 +49,8 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
             {shelf.batteries.map((battery) => (
               <option key={battery.id} value={battery.id}>
                 {battery.tag}, {battery.rating_ampere} A {battery.rating_standard}, {battery.type_label}
+                {battery.health_percent !== null && `, ${Math.round(battery.health_percent)} %`}
+                {battery.wants_charge && ', charge it first'}
               </option>
             ))}
           </select>
@@ -57,37 +58,7 @@ export function FitBattery({ unit, position, onDone }: { unit: UnitSheet; positi
       </Field>
       {which === NEW && (
         <>
-          <Field label="Tag" help="What you write on it so that it stays the same battery" error={fields.tag?.[0]}>
-            {(wiring) => <input {...wiring} {...form.register('tag')} />}
-          </Field>
-          <Field label="Type">
-            {(wiring) => (
-              <select {...wiring} {...form.register('type')}>
-                {lists.battery_types.map((type) => (
-                  <option key={type.key} value={type.key}>
-                    {type.label}
-                  </option>
-                ))}
-              </select>
-            )}
-          </Field>
-          <div className="grid grid-cols-2 gap-4">
-            <Field label="Cold cranking rating, A" error={fields.rating_ampere?.[0]}>
-              {(wiring) => <input {...wiring} {...form.register('rating_ampere')} inputMode="decimal" />}
-            </Field>
-            <Field label="By which standard">
-              {(wiring) => (
-                <select {...wiring} {...form.register('rating_standard')}>
-                  {lists.rating_standards.map((standard) => (
-                    <option key={standard}>{standard}</option>
-                  ))}
-                </select>
-              )}
-            </Field>
-          </div>
-          <Field label="Date code" help="K24 or 10/24; empty if not readable" error={fields.date_code?.[0]}>
-            {(wiring) => <input {...wiring} {...form.register('date_code')} />}
-          </Field>
+          <LabelFields register={form.register as unknown as UseFormRegister<Label>} fields={fields} />
         </>
       )}
       <p className="text-quiet">Hydrogen: no sparks. Grounded post off first and on last. No metal across the posts.</p>

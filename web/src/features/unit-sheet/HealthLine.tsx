@@ -1,5 +1,5 @@
 import type { UnitSheet } from '../../shared/api/types'
-import { spokenDate } from '../../shared/quantities/when'
+import { outlookWords } from '../../shared/battery/outlook'
 
 type Outlook = NonNullable<UnitSheet['batteries'][number]['outlook']>
 
@@ -8,26 +8,17 @@ const HEIGHT = 64
 const LOW = 50
 const HIGH = 110
 
-/** ", 90 % between ... and ..." where the interval has both ends. */
-function spokenRange(between: Outlook['crosses_between']) {
-  const [from, to] = between ?? []
-  return from && to ? `, 90 % between ${spokenDate(from)} and ${spokenDate(to)}` : ''
-}
-
 /** Health over time against the replacement limit, and when the line will cross it. */
 export function HealthLine({ outlook }: { outlook: Outlook }) {
-  const { points, missing, crosses_on: crosses, crosses_between: between, limit_percent: limit } = outlook
+  const { points, missing, limit_percent: limit } = outlook
   const counting = points.filter((point) => point.counts)
-  if (points.length < 2) return missing ? <p className="pt-1 text-quiet">No outlook yet: {missing}.</p> : null
+  if (points.length < 2) return missing ? <p className="pt-1 text-quiet">{outlookWords(outlook)}.</p> : null
 
   const days = points.map((point) => new Date(point.day).getTime())
   const first = Math.min(...days)
   const span = Math.max(...days) - first || 1
   const x = (day: string) => 6 + ((new Date(day).getTime() - first) / span) * (WIDTH - 12)
   const y = (percent: number) => HEIGHT - ((percent - LOW) / (HIGH - LOW)) * HEIGHT
-  const words = crosses
-    ? `Reaches ${limit} % about ${spokenDate(crosses)}${spokenRange(between)}`
-    : (missing ?? `Not near ${limit} % within five years`)
   return (
     <figure className="flex flex-wrap items-center gap-x-4 pt-2">
       <svg
@@ -53,7 +44,7 @@ export function HealthLine({ outlook }: { outlook: Outlook }) {
         ))}
       </svg>
       <figcaption className="text-quiet">
-        {points.at(-1)?.health_percent} % of its label. {words}.
+        {points.at(-1)?.health_percent} % of its label. {outlookWords(outlook)}.
       </figcaption>
     </figure>
   )

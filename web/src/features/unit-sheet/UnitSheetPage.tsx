@@ -10,7 +10,9 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
 import { bringBack, retire, unitSheet } from '../../shared/api/units'
 import { Batteries } from './Batteries'
+import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
+import { Notices } from './Notices'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -86,31 +88,6 @@ function Head({ sheet }: { sheet: UnitSheet }) {
   )
 }
 
-/** The circuit sheets that this unit has. */
-function Circuits({ sheet }: { sheet: UnitSheet }) {
-  return (
-    <section aria-labelledby="circuits">
-      <h2 id="circuits" className="rule-below pb-1 text-lead">
-        Circuits
-      </h2>
-      <ul>
-        <li className="rule-below">
-          <Link to={`/circuits/${sheet.id}`} className="flex min-h-12 items-center font-semibold dense:min-h-9">
-            The whole unit
-          </Link>
-        </li>
-        {sheet.circuits.map((line) => (
-          <li key={line.id} className="rule-below">
-            <Link to={`/circuits/${line.id}`} className="flex min-h-12 items-center dense:min-h-9">
-              {line.title}
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
 /** A unit: its loops with the last reading at every place, batteries, open items, timeline. */
 export function UnitSheetPage() {
   const { id = '' } = useParams()
@@ -127,6 +104,7 @@ export function UnitSheetPage() {
                 {sheet.loops.map((loop) => (
                   <LoopDrawing key={loop.key} loop={loop} />
                 ))}
+                <Batteries sheet={sheet} />
                 <Timeline sheet={sheet} />
               </div>
               <div className="order-1 flex flex-col gap-8 desk:order-2">
@@ -146,8 +124,8 @@ export function UnitSheetPage() {
                     </span>
                   </Link>
                 ))}
+                <Notices sheet={sheet} />
                 <ColdStart sheet={sheet} />
-                <Batteries sheet={sheet} />
                 <Circuits sheet={sheet} />
               </div>
             </div>

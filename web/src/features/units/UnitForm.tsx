@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { catalogue } from '../../shared/api/catalogue'
 import type { UnitSheet } from '../../shared/api/types'
-import { units } from '../../shared/api/units'
+import { fleet } from '../../shared/api/units'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
@@ -68,7 +68,7 @@ export function UnitForm({
   })
   const { form, errors } = saving
   const { data: lists } = useQuery(catalogue())
-  const { data: fleet } = useQuery(units(false))
+  const { data: known } = useQuery(fleet())
   const submit = form.handleSubmit((values) =>
     saving.write(
       (id, base) => (existing ? changeUnit(existing.id, toInput(values), base ?? 0) : enterUnit(id, toInput(values))),
@@ -76,9 +76,9 @@ export function UnitForm({
     ),
   )
   const theirs = saving.error?.theirs
-  const yardName = (id: string) => fleet?.yards.find((yard) => yard.id === id)?.name ?? id
+  const yardName = (id: string) => known?.yards.find((yard) => yard.id === id)?.name ?? id
   // A list that comes after its choice would show another one than it sends.
-  if (!lists || !fleet) return <Waiting what="kinds and yards" />
+  if (!lists || !known) return <Waiting what="kinds and yards" />
 
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-5 desk:grid-cols-2" noValidate>
@@ -88,6 +88,22 @@ export function UnitForm({
       <Field label="Name" error={errors.name?.message}>
         {(wiring) => <input {...wiring} {...form.register('name')} />}
       </Field>
+      <Field label="Make" error={errors.make?.message} help="Sister units share make and model: sheets, usual figures">
+        {(wiring) => <input {...wiring} {...form.register('make')} list="makes" autoComplete="off" />}
+      </Field>
+      <Field label="Model" error={errors.model?.message}>
+        {(wiring) => <input {...wiring} {...form.register('model')} list="models" autoComplete="off" />}
+      </Field>
+      <datalist id="makes">
+        {[...new Set(known.classes.map((one) => one.make))].map((make) => (
+          <option key={make} value={make} />
+        ))}
+      </datalist>
+      <datalist id="models">
+        {known.classes.map((one) => (
+          <option key={one.id} value={one.model} label={one.label} />
+        ))}
+      </datalist>
       <Field label="Kind" error={errors.kind?.message}>
         {(wiring) => (
           <select {...wiring} {...form.register('kind')}>
@@ -101,7 +117,7 @@ export function UnitForm({
         {(wiring) => (
           <select {...wiring} {...form.register('yard_id')}>
             <option value="">Choose a yard</option>
-            {fleet.yards.map((yard) => (
+            {known.yards.map((yard) => (
               <option key={yard.id} value={yard.id}>
                 {yard.name}
               </option>

@@ -22,6 +22,8 @@ export interface UnitFields {
   has_equaliser: boolean
   heat_aid: boolean
   control_unit: boolean
+  make: string
+  model: string
 }
 
 /** A unit as the server keeps it, of which the form shows part. */
@@ -44,6 +46,8 @@ type Stored = Pick<
   | 'has_equaliser'
   | 'heat_aid'
   | 'control_unit'
+  | 'make'
+  | 'model'
 >
 
 export const emptyUnit: UnitFields = {
@@ -62,6 +66,8 @@ export const emptyUnit: UnitFields = {
   has_equaliser: false,
   heat_aid: true,
   control_unit: false,
+  make: '',
+  model: '',
 }
 
 export const fromSheet = (sheet: Stored): UnitFields => ({
@@ -80,6 +86,8 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   has_equaliser: sheet.has_equaliser,
   heat_aid: sheet.heat_aid,
   control_unit: sheet.control_unit,
+  make: sheet.make ?? '',
+  model: sheet.model ?? '',
 })
 
 export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
@@ -94,6 +102,8 @@ export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {
     has_equaliser: fields.has_equaliser && arrangement === 'series',
     usual_cranking_current_ampere: numberFrom(fields.usual_cranking_current_ampere) as number | null,
     alternator_rating_ampere: numberFrom(fields.alternator_rating_ampere) as number | null,
+    make: fields.make || null,
+    model: fields.model || null,
   }
 }
 
@@ -113,6 +123,8 @@ const LABELS: Record<keyof UnitFields, string> = {
   has_equaliser: 'Equaliser',
   heat_aid: 'Glow plugs or heater flange',
   control_unit: 'Control unit awake to start',
+  make: 'Make',
+  model: 'Model',
 }
 const FIELDS = Object.keys(LABELS) as (keyof UnitFields)[]
 

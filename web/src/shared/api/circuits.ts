@@ -14,7 +14,8 @@ export type CircuitItem = Schemas['CircuitItem']
 export type CommonCause = Schemas['CommonCause']
 export type NextLook = NonNullable<Schemas['CauseAnswer']['next_look']>
 export type UnitCircuits = Schemas['UnitCircuits']
-export type SheetLine = Schemas['SheetLine']
+export type SheetOfUnits = Schemas['SheetOfUnits']
+export type CircuitClass = Schemas['CircuitLibrary']['classes'][number]
 
 const PROGRESS_MILLISECONDS = 1_500
 

@@ -3,9 +3,9 @@ import type { QueryClient } from '@tanstack/react-query'
 /** Which answers a write makes old, by its address: the one table of it. First match holds. */
 const TOUCHED: readonly [RegExp, readonly string[]][] = [
   [/^\/api\/units\/[^/]+\/(circuits|rulings)|^\/api\/circuits/, ['circuits', 'units', 'jobs']],
-  [/^\/api\/(mornings|yards\/[^/]+\/night)/, ['tonight']],
-  [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'today', 'tonight']],
-  [/^\/api\/(units|batteries)/, ['units', 'batteries', 'jobs', 'today', 'tonight', 'find']],
+  [/^\/api\/(mornings|yards\/[^/]+\/night|units\/[^/]+\/plan)/, ['tonight']],
+  [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'batteries', 'today', 'tonight']],
+  [/^\/api\/(units|batteries|notices)/, ['units', 'batteries', 'jobs', 'today', 'tonight', 'find']],
   [/^\/api\/(limits|schools)/, ['house-rules', 'jobs', 'units', 'today', 'sums']],
   [/^\/api\/people/, ['people', 'session']],
   [/^\/api\/yards/, ['yards', 'units', 'today', 'tonight', 'jobs']],

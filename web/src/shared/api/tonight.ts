@@ -10,16 +10,6 @@ export type StartLine = Tonight['lines'][number]
 export type Outcome = Schemas['Outcome']
 export type UnitStart = Schemas['UnitStart']
 
-/** How a start can have gone, in the words of the yard. */
-export const OUTCOMES: readonly { key: Outcome; label: string }[] = [
-  { key: 'started', label: 'Started' },
-  { key: 'slow', label: 'Slow' },
-  { key: 'failed', label: 'Failed' },
-  { key: 'jumped', label: 'Jumped' },
-  { key: 'helped', label: 'Heated or charged' },
-  { key: 'other', label: 'Something else' },
-]
-
 /** What one unit does on a cold morning. */
 export const unitStart = (id: string) =>
   queryOptions({
@@ -46,3 +36,7 @@ export const sayNight = (night: Night, fields: Omit<Schemas['NightFields'], 'daw
 
 export const sayMornings = (dawn: string, entries: { unit_id: string; outcome: Outcome }[], words: string) =>
   wish('post', '/api/mornings', {}, { dawn, entries }, words)
+
+/** One thing that will be done for a unit before that dawn, or will not. */
+export const planEvening = (unit: { id: string; name: string }, tick: Schemas['EveningPlan']) =>
+  wish('put', '/api/units/{id}/plan', { id: unit.id }, tick, `What will be done for ${unit.name}`)

@@ -1,16 +1,33 @@
-import { queryOptions } from '@tanstack/react-query'
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { client, reply } from './http'
+import type { components, paths } from './schema'
 import type { NewFitting, NewUnit, UnitSheet } from './types'
 import { wish } from './wish'
 
 type Named = Pick<UnitSheet, 'id' | 'number'>
 type Fields = Omit<NewUnit, 'id'>
 
-/** Units in service, or the retired ones. */
-export const units = (retired: boolean) =>
+export type UnitPage = components['schemas']['UnitList']
+export type UnitFilter = Omit<NonNullable<paths['/api/units']['get']['parameters']['query']>, 'after'>
+
+/** A page at a time, by yard and number; what it was narrowed to before stays on the screen until the new page is there. */
+export const units = (filter: UnitFilter) =>
+  infiniteQueryOptions({
+    queryKey: ['units', 'list', filter],
+    queryFn: ({ pageParam }) =>
+      reply(
+        client.GET('/api/units', { params: { query: pageParam === null ? filter : { ...filter, after: pageParam } } }),
+      ),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.after,
+    placeholderData: keepPreviousData,
+  })
+
+/** The yards and classes of the fleet, with how many units each has. */
+export const fleet = () =>
   queryOptions({
-    queryKey: ['units', 'list', retired],
-    queryFn: () => reply(client.GET('/api/units', { params: { query: { retired: retired ? 'true' : 'false' } } })),
+    queryKey: ['units', 'fleet'],
+    queryFn: () => reply(client.GET('/api/units', { params: { query: {} } })),
   })
 
 export const unitSheet = (id: string) =>
@@ -50,3 +67,11 @@ export const retire = (unit: Named) =>
 
 export const bringBack = (unit: Named) =>
   wish('post', '/api/units/{id}/return', { id: unit.id }, {}, `Bring back ${unit.number}`)
+
+export type Notice = UnitSheet['notices'][number]
+
+export const notice = (unit: Named, input: components['schemas']['NewNotice']) =>
+  wish('post', '/api/units/{id}/notices', { id: unit.id }, input, `Noticed on ${unit.number}`)
+
+export const endNotice = (unit: Named, one: Notice, reason: string) =>
+  wish('post', '/api/notices/{id}/end', { id: one.id }, { reason }, `Dealt with on ${unit.number}`)

@@ -1,13 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { refresh } from '../api/refresh'
-import { spokenTime } from '../quantities/when'
+import { HERE, spokenTime } from '../quantities/when'
 import { freshDraft, keepDraft } from '../writes/drafts'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
 import { flush, throwAway, tryAgain, type Entry } from './outbox'
 import { useOutbox } from './useOutbox'
-
-const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 /** Back where it was typed, as it was typed. */
 async function mend({ person, order, draft, page }: Entry) {

@@ -1,10 +1,8 @@
 import type { UseQueryResult } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { spokenTime } from '../quantities/when'
+import { HERE, spokenTime } from '../quantities/when'
 import { Button } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
-
-const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 type Asked<T> = Pick<UseQueryResult<T>, 'data' | 'error' | 'dataUpdatedAt' | 'refetch'>
 

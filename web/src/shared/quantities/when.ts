@@ -1,6 +1,9 @@
 // Times are told by the clock of the yard they happened in, wherever the reader sits.
 const DAY = 86_400_000
 
+/** Where the reader sits: for what happened in no yard. */
+export const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
+
 function clockOf(timeZone: string) {
   const style = (options: Intl.DateTimeFormatOptions, locale = 'en-GB') =>
     new Intl.DateTimeFormat(locale, { ...options, timeZone })
@@ -46,5 +49,4 @@ export const spokenDay = (iso: string, timeZone: string): string => clockIn(time
 export const spokenDate = (isoDate: string): string => spokenDay(isoDate, 'UTC')
 
 /** The reader's own today. */
-export const spokenToday = (): string =>
-  spokenDay(new Date().toISOString(), Intl.DateTimeFormat().resolvedOptions().timeZone)
+export const spokenToday = (): string => spokenDay(new Date().toISOString(), HERE)

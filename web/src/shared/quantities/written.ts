@@ -1,5 +1,5 @@
 const RULES: readonly [RegExp, string][] = [
-  [/\bdegC\b/g, '°C'],
+  [/\bdeg([CF])\b/g, '°$1'],
   [/(^|\d )percent\b/g, '$1%'],
   [/\b([mkM]?)ohm\b/g, '$1Ω'],
   [/\bmm2\b/g, 'mm²'],

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # What a battery is worth by its newest standing test and what it rested at: a row that can be worked out anew at any time, written with
+    # the reading, the withdrawal or the judgement that changes it.
+    class BatteryState < Sequel::Model(:battery_state)
+      unrestrict_primary_key
+      TO_MIND = %w[act watch].freeze
+
+      dataset_module do
+        def to_mind = where(Sequel[:battery_state][:verdict] => TO_MIND)
+      end
+
+      class << self
+        # @param battery_ids [Array<String>]
+        # @return [Integer] how many rows were written
+        def work_out(battery_ids)
+          return 0 if battery_ids.empty?
+
+          db.transaction do
+            alone(battery_ids)
+            found = fresh(battery_ids)
+            columns = found.columns
+            updates = (columns - [:battery_id]).to_h { |name| [name, Sequel[:excluded][name]] }
+            dataset.insert_conflict(target: :battery_id, update: updates).returning(:battery_id).insert(columns, found).size
+          end
+        end
+
+        # All of them, as after an import.
+        #
+        # @return [Integer]
+        def work_out_all = Battery.order(:id).select_map(:id).each_slice(AT_ONCE).sum { |ids| work_out(ids) }
+
+        AT_ONCE = 1000
+        private_constant :AT_ONCE
+
+        private
+
+        # One after another and in one order: none is worked out of what stood before another's write.
+        def alone(battery_ids) = Battery.where(id: battery_ids).order(:id).lock_style('FOR NO KEY UPDATE').select_map(:id)
+
+        # SQL: select battery.id, test.*, rest.* from battery
+        #      left join lateral (newest standing battery_test that is not unproven, by its newest judgement) as test on true
+        #      left join lateral (newest standing rest_voltage) as rest on true where battery.id in ?
+        def fresh(battery_ids)
+          health = Sequel.expr(100.0) * Sequel[:test][:value] / Sequel[:battery][:rating_ampere]
+          Battery.where(Sequel[:battery][:id] => battery_ids).left_join(newest_test.lateral.as(:test), true)
+                 .left_join(newest('rest_voltage').lateral.as(:rest), true)
+                 .select(Sequel[:battery][:id].as(:battery_id), Sequel[:test][:id].as(:test_id), Sequel[:test][:taken_at].as(:tested_at),
+                         health.as(:health_percent), Sequel[:test][:verdict], Sequel[:test][:snapshot],
+                         Sequel[:rest][:id].as(:rest_id), Sequel[:rest][:taken_at].as(:rest_at), Sequel[:rest][:value].as(:rest_volt))
+        end
+
+        def newest_test
+          judgement = Judgement.where(reading_id: Sequel[:reading][:id]).order(Sequel.desc(:made_at), :occasion).limit(1)
+          newest('battery_test').join(judgement.lateral.as(:judged), true).exclude(Sequel[:judged][:verdict] => 'unproven')
+                                .select_append(Sequel[:judged][:verdict], Sequel[:judged][:snapshot])
+        end
+
+        # A figure over none is no reading of it.
+        def newest(test_key)
+          Reading.standing.where(Sequel[:reading][:battery_id] => Sequel[:battery][:id], Sequel[:reading][:test_key] => test_key)
+                 .exclude(Sequel[:reading][:value] => nil)
+                 .order(*%i[taken_at received_at].map { |column| Sequel.desc(Sequel[:reading][column]) }).limit(1)
+                 .select(Sequel[:reading][:id], Sequel[:reading][:taken_at], Sequel[:reading][:value])
+        end
+      end
+    end
+  end
+end

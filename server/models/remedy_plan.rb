@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # What will be done for a unit before a dawn, as it was ticked in the evening.
+    class RemedyPlan < Sequel::Model(:remedy_plan)
+      unrestrict_primary_key
+
+      class << self
+        # One tick, so that two who tick, and two ticks that waited for a network, do not undo each other.
+        #
+        # @param unit [Unit]
+        # @param input [Hash] of Contracts::EveningPlan
+        # @param by [Account]
+        # @param now [Time]
+        # @return [void]
+        # @raise [Refusals::InvalidInput] for a dawn that is not the coming one
+        def tick(unit, input, by:, now:)
+          refuse_other_dawns(unit, input[:dawn], now)
+          row = { unit_id: unit.id, **input.slice(:dawn, :key) }
+          input[:planned] ? dataset.insert_conflict.insert(**row, person_id: by.id) : where(row).delete
+        end
+
+        # @param unit_ids [Array<String>]
+        # @param dawns [Array<Date>]
+        # @return [Hash{Array(String, Date) => Array<String>}] keys by unit and dawn
+        def of(unit_ids, dawns)
+          where(unit_id: unit_ids, dawn: dawns).order(:key).select_map(%i[unit_id dawn key])
+                                               .group_by { |unit_id, dawn, _| [unit_id, dawn] }.transform_values { |rows| rows.map(&:last) }
+        end
+
+        private
+
+        def refuse_other_dawns(unit, dawn, now)
+          return if dawn == Night.dawns(now).fetch(unit.yard_id)
+
+          raise Refusals::InvalidInput.new('Only the coming night can be planned: ask for tonight anew',
+                                           fields: { 'dawn' => ['is not the coming one'] })
+        end
+      end
+    end
+  end
+end

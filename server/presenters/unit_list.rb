@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # A page of units, and what the list can be narrowed to.
+    module UnitList
+      # @param result [Queries::UnitList::Result]
+      def self.call(result)
+        { units: result.units.map { |unit| UnitLine.call(unit) }, after: result.after, count: result.total, yards: result.yards,
+          classes: result.classes.map { |row| { **row, label: "#{row[:make]} #{row[:model]}" } } }
+      end
+    end
+  end
+end

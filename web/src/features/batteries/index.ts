@@ -1,0 +1,2 @@
+export { BatteryPage } from './BatteryPage'
+export { ShelfPage } from './ShelfPage'

@@ -1,0 +1,1 @@
+export { GroundsPage } from './GroundsPage'

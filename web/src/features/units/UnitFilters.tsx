@@ -1,0 +1,95 @@
+import type { UnitFilter, UnitPage } from '../../shared/api/units'
+import { Field } from '../../shared/ui/Field'
+
+const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
+  down: 'With an open job',
+  batteries: 'With a battery to mind',
+  retired: 'Retired',
+}
+
+interface Props {
+  page: UnitPage
+  filter: UnitFilter
+  onFilter: (next: UnitFilter) => void
+}
+
+/** What the list is narrowed to: yard, class, state, part of a number or name. */
+export function UnitFilters({ page, filter, onFilter }: Props) {
+  return (
+    <form
+      role="search"
+      aria-label="Narrow the list"
+      className="grid grid-cols-2 gap-4 pb-6 desk:grid-cols-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+      }}
+    >
+      <Field label="Yard">
+        {(wiring) => (
+          <select
+            {...wiring}
+            value={filter.yard ?? ''}
+            onChange={(event) => {
+              onFilter({ ...filter, yard: event.target.value })
+            }}
+          >
+            <option value="">All yards</option>
+            {page.yards.map((yard) => (
+              <option key={yard.id} value={yard.id}>
+                {yard.name} ({yard.count})
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Class">
+        {(wiring) => (
+          <select
+            {...wiring}
+            value={filter.class ?? ''}
+            onChange={(event) => {
+              onFilter({ ...filter, class: event.target.value })
+            }}
+          >
+            <option value="">All classes</option>
+            {page.classes.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.label} ({one.count})
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="State">
+        {(wiring) => (
+          <select
+            {...wiring}
+            value={filter.state ?? ''}
+            onChange={(event) => {
+              onFilter({ ...filter, state: event.target.value as NonNullable<UnitFilter['state']> })
+            }}
+          >
+            <option value="">In service</option>
+            {Object.entries(STATES).map(([key, label]) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Number or name">
+        {(wiring) => (
+          <input
+            {...wiring}
+            type="search"
+            value={filter.q ?? ''}
+            onChange={(event) => {
+              onFilter({ ...filter, q: event.target.value })
+            }}
+          />
+        )}
+      </Field>
+    </form>
+  )
+}

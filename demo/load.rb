@@ -3,9 +3,12 @@
 # Loads the demo fleet into an empty database. Seeded: the same day gives the same fleet.
 require 'yaml'
 require_relative '../server/boot'
+require_relative 'charging'
 require_relative 'grounds'
 require_relative 'history'
+require_relative 'reading_rows'
 require_relative 'shelf'
+require_relative 'traces'
 require_relative 'weather'
 require_relative 'winter'
 
@@ -36,6 +39,8 @@ module Demo
         hidden = rows.each_with_index.to_h { |row, index| load_unit(row, yards, people, SEED + index) }
         Winter.new(hidden.compact, by: people.fetch('electrician'), seed: SEED, now: Time.now.utc).write
         ground_rounds(people.fetch('electrician'))
+        charging_sessions(people.fetch('electrician'))
+        traces(hidden.transform_keys(&:number), people.fetch('electrician'))
         notices(people.fetch('electrician'))
         Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
       end
@@ -80,10 +85,25 @@ module Demo
 
     def ground_rounds(person)
       @plan.fetch('ground_rounds').each_with_index do |row, index|
-        unit = MODELS::Unit.where(number: row['unit']).eager(:yard).all.first
-        Grounds.new(unit, by: person, days: row['days'], seed: SEED + index, now: @now).write
+        Grounds.new(unit_numbered(row['unit']), by: person, days: row['days'], seed: SEED + index, now: @now).write
       end
     end
+
+    def charging_sessions(person)
+      @plan.fetch('charging').each_with_index do |row, index|
+        Charging.new(unit_numbered(row['unit']), by: person, yearly_volt: row['yearly_volt'], dash_volt: row['dash_volt'], seed: SEED + index,
+now: @now).write
+      end
+    end
+
+    def traces(hidden, person)
+      @plan.fetch('traces').each do |row|
+        Traces.new(unit_numbered(row['unit']), hidden: hidden.fetch(row['unit']), by: person, now: @now).write(row['starts'],
+                                                                                                               cylinders: row['cylinders'])
+      end
+    end
+
+    def unit_numbered(number) = MODELS::Unit.where(number: number).eager(:yard).all.first
 
     def notices(person)
       @plan.fetch('noticed').each do |row|

@@ -6,6 +6,9 @@ module Server
   class Guard
     READING = %w[GET HEAD OPTIONS].freeze
     JSON_TYPE = %r{\Aapplication/json\b}i
+    # A trace comes as it was written, or packed; it is read row by row.
+    TRACES = %r{\A/api/units/[^/]+/crank-traces\z}
+    TRACE_TYPE = %r{\A(text/csv|application/gzip)\b}i
 
     # @param app [#call]
     def initialize(app)
@@ -54,6 +57,7 @@ module Server
     # A form would be read by the framework before any limit of ours.
     def check_type(env)
       return if READING.include?(env['REQUEST_METHOD']) || env['CONTENT_TYPE'].to_s.match?(JSON_TYPE)
+      return if env['PATH_INFO'].match?(TRACES) && env['CONTENT_TYPE'].to_s.match?(TRACE_TYPE)
       return if env['CONTENT_LENGTH'].to_i.zero? && env['HTTP_TRANSFER_ENCODING'].nil?
 
       raise Refusals::BadRequest, 'Send it as application/json'

@@ -4,8 +4,8 @@ port ENV.fetch('PORT', 4567), '127.0.0.1'
 threads 1, 6
 rackup File.join(__dir__, 'config.ru')
 quiet
-# Ours answers in a sentence before this does; this one keeps a body without end off the disk.
-http_content_length_limit 4 * 1024 * 1024
+# Ours answers in a sentence before this does; this one keeps a body without end off the disk. The largest is a packed trace.
+http_content_length_limit 68 * 1024 * 1024
 
 processes = ENV.fetch('WEB_PROCESSES', 2).to_i
 if processes.positive?

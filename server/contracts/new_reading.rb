@@ -6,7 +6,7 @@ module Server
     class NewReading < Base
       CATALOGUE = Wattomneum::Readings::Catalogue
 
-      FIELDS = Dry::Schema.define do
+      FIELDS = Dry::Schema.JSON do
         required(:id).value(Types::Uuid)
         optional(:value_text).value(Types::Text, max_size?: 60)
         optional(:unit).value(:string, max_size?: 10)

@@ -27,6 +27,9 @@ module Server
       # @return [Boolean] whether it was taken with a repair undone for its proof
       def repair_undone? = conditions.to_h['repair_undone'] == 'yes'
 
+      # @return [Array] what it was read together with: on a job between the same two repairs, on a round within the same day
+      def act = [job_id, repairs_before, (taken_at.to_date if job_id.nil?)]
+
       # @return [Boolean] whether it was read between two points of the circuit, not by a test of the catalogue
       def between_points? = test_key.nil?
 

@@ -4,8 +4,8 @@ module Server
   module Presenters
     # A page of what happened to a unit: visits with what they came to in a line, and what happened between them.
     class UnitTimeline
-      # Words of a round without a job, by the tests it held most of.
-      ROUNDS = { 'batteries' => 'Battery round', 'start' => 'Crank round', 'charge' => 'Charging round' }.freeze
+      # Words of a round without a job, by the loop of the tests it held most of.
+      ROUNDS = Wattomneum::Readings::Rounds::ALL.to_h { |round| [round.key, round.label] }.freeze
       RANK = %w[act watch sound unproven].freeze
       MOST_SAID = 3
       private_constant :ROUNDS, :RANK, :MOST_SAID

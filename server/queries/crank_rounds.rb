@@ -43,7 +43,7 @@ module Server
 
       # The newest of each in its round.
       def rounds
-        rows.group_by { |row| [row.job_id, row.repairs_before] }.values.map do |same|
+        rows.group_by(&:act).values.map do |same|
           same.reverse.filter_map { |row| key_of(row)&.then { |key| [key, row] } }.to_h
         end
       end

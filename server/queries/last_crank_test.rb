@@ -22,7 +22,7 @@ module Server
         return unless system.lead_acid?
 
         rows = Models::Reading.standing.where(unit_id: unit_id, test_key: KEYS).order(Sequel.desc(:taken_at)).limit(MOST_LOOKED_AT).all
-        rounds = rows.group_by { |row| [row.job_id, row.repairs_before] }.values
+        rounds = rows.group_by(&:act).values
         rounds = rounds.map { |same| same.uniq(&:test_key).to_h { |row| [row.test_key, row] } }
         rounds.lazy.select { |round| (KEYS - round.keys).empty? && sound?(round) }.filter_map { |round| found(round, system.blocks_in_series) }.first
       end

@@ -78,10 +78,12 @@ module Server
       # shown as it stands afterwards, outside of the write's transaction.
       #
       # @param code [Integer] status where it is done
+      # @param body [Hash, nil] what stands for the body where it is no JSON
       # @param shown [Symbol] method that answers with what the write was about: the row that the block gave, or its id when it is asked again
       # @yieldreturn [#id, nil]
-      def once(code, shown, **most, &write)
-        asked = Models::Request::Asked.new(id: request_id, verb: request.request_method, path: request.path_info, body: payload(**most))
+      def once(code, shown, body: nil, **most, &write)
+        body ||= payload(**most)
+        asked = Models::Request::Asked.new(id: request_id, verb: request.request_method, path: request.path_info, body: body)
         about = Models::Request.once(asked, person: person, &write)
         status code
         json(about.nil? ? send(shown) : send(shown, about))

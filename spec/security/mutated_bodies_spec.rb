@@ -46,6 +46,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
   def read_once(path, id, sum, names, mutation)
     names = sum.inputs.map { |input| input['key'] } if sum
     query = names.to_h { |name| [name, sum && random.rand < 0.85 ? figure : mutation.text] }
+    path = path.sub('{kind}', %w[charge start batteries].sample(random: random))
     mutation.of_path(path.sub(/\{\w+\}/, sum ? sum.key : id.to_s)).then { |asked| "#{asked}?#{URI.encode_www_form(query)}" }
   end
 

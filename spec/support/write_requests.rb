@@ -19,7 +19,7 @@ class WriteRequests
   end
 
   # @return [Array<Write>]
-  def all = people + units + batteries + care + jobs + circuits + rules
+  def all = people + units + batteries + care + rounds + jobs + circuits + rules
 
   private
 
@@ -50,6 +50,16 @@ class WriteRequests
                                                                            rating_standard: 'EN', capacity_ampere_hour: 100, date_code: 'K24' } },
            id: @unit.id),
      write('post', '/api/units/{id}/fittings/{position}/take-off', id: @unit.id, position: 'B')]
+  end
+
+  def rounds
+    kept = MODELS::Reading.first(unit_id: MODELS::Unit.first(number: 'B-15').id, job_id: nil, test_key: 'posts_rest')
+    reading = { id: uuid, test_key: 'posts_cranking', value_text: '10.4', unit: 'V', conditions: { battery_temperature_celsius: '8' },
+                together: [{ id: uuid, test_key: 'cranking_current', value_text: '410', unit: 'A', conditions: { value_confirmed: 'no' } }] }
+    [write('post', '/api/units/{id}/rounds/{kind}/readings', reading, id: @unit.id, kind: 'start'),
+     write('post', '/api/units/{id}/rounds/{kind}/readings/{reading}/withdrawal', { reason: 'x' }, id: kept.unit_id, kind: 'charge',
+reading: kept.id),
+     write('post', '/api/units/{id}/crank-traces', {}, id: @unit.id)]
   end
 
   def batteries

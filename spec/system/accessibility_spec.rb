@@ -15,6 +15,12 @@ RSpec.describe 'Accessibility' do
     ['pin=K11:86', 'wire=10', 'open=G8', 'ask=cause', 'ask=live', 'ask=conflicts'].map { |question| "/circuits/#{id}?#{question}" }
   end
 
+  # Of a unit that has charging sessions, a drift, and of one that has traces.
+  def round_paths
+    ids = Server::Models::Unit.where(number: %w[B-15 T-21]).order(:number).select_map(:id)
+    ["/units/#{ids.first}/rounds/charge", "/units/#{ids.first}/rounds/batteries", "/units/#{ids.last}/traces", "/units/#{ids.first}/grounds"]
+  end
+
   # Both themes of what is on the screen, without loading it again.
   def expect_clean(what)
     %w[light dark].each do |theme|
@@ -31,7 +37,7 @@ RSpec.describe 'Accessibility' do
     unit = Server::Models::Unit.first(number: 'B-14')
     job = Server::Models::Job.first(unit_id: unit.id)
     paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
-             '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', "/batteries/#{Server::Models::Battery.first.id}",
+             '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', *round_paths, "/batteries/#{Server::Models::Battery.first.id}",
              "/jobs/#{job.id}"]
     paths.each do |path|
       visit path

@@ -21,8 +21,8 @@ module Requests
     checked('GET', path)
   end
 
-  def write(verb, path, body = {}, request_id: SecureRandom.uuid)
-    header 'Content-Type', 'application/json'
+  def write(verb, path, body = {}, request_id: SecureRandom.uuid, type: 'application/json')
+    header 'Content-Type', type
     header 'Request-Id', request_id
     public_send(verb, "#{HOST}#{path}", body.is_a?(String) ? body : JSON.generate(body))
     checked(verb.to_s.upcase, path)

@@ -19,6 +19,8 @@ const jobs = () => import('../features/jobs')
 const CircuitsPage = lazy(async () => ({ default: (await circuits()).CircuitsPage }))
 const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
 const GroundsPage = lazy(async () => ({ default: (await import('../features/grounds')).GroundsPage }))
+const RoundPage = lazy(async () => ({ default: (await import('../features/rounds')).RoundPage }))
+const TracesPage = lazy(async () => ({ default: (await import('../features/traces')).TracesPage }))
 const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
 const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
 const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
@@ -99,6 +101,8 @@ function Pages() {
             <Route path="/units/new" element={<NewUnitPage />} />
             <Route path="/units/:id" element={<UnitSheetPage />} />
             <Route path="/units/:id/grounds" element={<GroundsPage />} />
+            <Route path="/units/:id/rounds/:kind" element={<RoundPage />} />
+            <Route path="/units/:id/traces" element={<TracesPage />} />
             <Route path="/units/:id/edit" element={<EditUnitPage />} />
             <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
             <Route path="/jobs" element={<JobList />} />

@@ -31,10 +31,7 @@ module Wattomneum
 convicts: ['battery'])
       end
 
-      def median(values)
-        sorted = values.sort
-        (sorted[(values.size - 1) / 2] + sorted[values.size / 2]) / 2.0
-      end
+      def median(values) = Numerics::Median.of(values)
 
       # No cell of a lead-acid battery is charged beyond this (from memory: 1.265 full, 1.300 with strong acid).
       TOO_HIGH = 1.310

@@ -4,7 +4,7 @@ module Wattomneum
   module Charging
     # Charging voltage where no lead-acid band holds: from a converter, or onto lithium, capacitors or a pack. What it is set to is its limit.
     class SetpointJudge < Evidence::Judge
-      TESTS = %w[charging_idle charging_fast_idle charging_loaded].freeze
+      TESTS = %w[charging_idle charging_fast_idle charging_loaded charging_hot].freeze
       private_constant :TESTS
 
       # @param test [Readings::TestDefinition]

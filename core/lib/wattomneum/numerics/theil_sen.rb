@@ -20,8 +20,8 @@ module Wattomneum
         slopes = pair_slopes(points)
         raise ArgumentError, 'a slope needs two points apart in x' if slopes.empty?
 
-        @slope = median(slopes)
-        @intercept = median(points.map { |x, y| y - (@slope * x) })
+        @slope = Median.of(slopes)
+        @intercept = Median.of(points.map { |x, y| y - (@slope * x) })
         @slope_interval = interval(slopes, points.size)
         freeze
       end
@@ -45,12 +45,6 @@ module Wattomneum
         low = ((slopes.size - spread) / 2).floor.clamp(0, slopes.size - 1)
         high = ((slopes.size + spread) / 2).ceil.clamp(0, slopes.size - 1)
         slopes[low]..slopes[high]
-      end
-
-      def median(values)
-        sorted = values.sort
-        middle = sorted.size / 2
-        sorted.size.odd? ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2.0
       end
     end
   end

@@ -12,12 +12,13 @@ module Wattomneum
       # What only an alternator has, and what is asked of one.
       ALTERNATORS = %w[belt_look charge_lamp_key_on charge_lamp_running alternator_output ripple].freeze
       # What nobody has a figure for on 48 V.
-      LEAD_ACID_VOLTS = %w[alternator_output ripple].freeze
+      LEAD_ACID_VOLTS = %w[alternator_output ripple posts_heater].freeze
+      HEATERS = %w[posts_heater].freeze
       TURNED = %w[belt_looked_at speed_as_stated].freeze
       # A lamp or a hand lifts no link where a battery stands alone; an equaliser levels the halves that are read apart.
       ASKED_OF = { 'tested_alone' => :bank?.to_proc, 'equaliser_off' => :has_equaliser.to_proc }.freeze
       EQUALISED = %w[rest_voltage battery_test load_test].freeze
-      private_constant :POSTS, :STARTS, :FEEDS, :ALTERNATORS, :LEAD_ACID_VOLTS, :TURNED, :ASKED_OF, :EQUALISED
+      private_constant :HEATERS, :POSTS, :STARTS, :FEEDS, :ALTERNATORS, :LEAD_ACID_VOLTS, :TURNED, :ASKED_OF, :EQUALISED
       FIELDS.each { |field| define_method(field) { @row[field] } }
 
       ALWAYS = ->(_) { true }
@@ -92,6 +93,7 @@ module Wattomneum
         return false if (per_battery? || POSTS.intersect?([from, to].compact)) && !system.battery?
         return false if (STARTS.include?(key) || state == 'cranking') && !system.starter?
 
+        return false if HEATERS.include?(key) && !(system.starter? && system.heat_aid)
         return false if ALTERNATORS.include?(key) && system.converter?
         return false if LEAD_ACID_VOLTS.include?(key) && !system.lead_acid_volts?
 

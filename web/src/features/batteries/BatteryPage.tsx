@@ -35,7 +35,7 @@ function Health({ battery }: { battery: BatteryRecord }) {
             value: point.health_percent,
             counts: point.counts,
           }))}
-          limit={{ value: outlook.limit_percent, words: `replace at ${outlook.limit_percent} %` }}
+          limits={[{ value: outlook.limit_percent, words: `replace at ${outlook.limit_percent} %` }]}
           reaches={outlook.crosses_on ? { from: from ?? outlook.crosses_on, to: to ?? null } : null}
         />
       )}

@@ -1,78 +1,21 @@
-import { useEffect, useState } from 'react'
 import type { JobBench, TestCard } from '../../shared/api/types'
+import { CrankCount, CrankTick } from '../../shared/pad/CrankCount'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useUnderMachine } from './useUnderMachine'
-import { LET_GO_AT, useCrankCall, type Phase } from './useCrankCall'
 
-const BIG: Record<Phase, (left: number, turned: number) => string> = {
-  still: () => 'Ready',
-  counting: (left) => String(left),
-  cranking: (_, turned) => `Crank, ${turned} s`,
-  resting: (left) => `Let go. Rest ${left} s`,
-}
-
-function Tick({
-  label,
-  on,
-  busy = false,
-  onTick,
-}: {
-  label: string
-  on: boolean
-  busy?: boolean
-  onTick: (on: boolean) => void
-}) {
-  return (
-    <label className="flex min-h-12 items-center gap-3 font-bold">
-      <input
-        type="checkbox"
-        checked={on}
-        disabled={busy}
-        onChange={(event) => {
-          onTick(event.target.checked)
-        }}
-      />
-      {label}
-    </label>
-  )
-}
-
-/** For one at the meter and one at the key: both points, a count to be seen or heard from the cab; never with somebody under the machine, nor before what can hurt was said yes to. */
-export function CrankCall({
-  job,
-  test,
-  beside,
-  ready,
-}: {
+interface Props {
   job: JobBench
   test: TestCard
   beside: TestCard[]
   ready: boolean
-}) {
+}
+
+/** The call to crank on a job: whoever works on it is heard on every device. */
+export function CrankCall({ job, test, beside, ready }: Props) {
   const { mine, others, isPending, error, tell, answered } = useUnderMachine(job)
-  const under = mine || others.length > 0
-  const [spoken, setSpoken] = useState(false)
-  const { phase, left, turned, begin, letGo } = useCrankCall(spoken)
-  useEffect(() => {
-    if (under && (phase === 'counting' || phase === 'cranking')) letGo()
-  }, [under, phase, letGo])
-  return (
-    <section aria-label="Call the crank" className="flex flex-col gap-2 border-l-4 border-copper pl-4">
-      {[test, ...beside].map(
-        ({ key, from, to }, index) =>
-          from &&
-          to && (
-            <p key={key} className={index === 0 ? 'text-lead font-semibold' : 'text-quiet'}>
-              {index > 0 && 'then '}
-              {from} to {to}
-            </p>
-          ),
-      )}
-      <p aria-live="assertive" className="font-label text-display leading-tight font-bold">
-        {under ? 'Nobody cranks' : BIG[phase](left, turned)}
-      </p>
-      <p className="text-quiet">A click or a stall: let go at {LET_GO_AT} s.</p>
+  const who = (
+    <>
       {others.map((one) => (
         <p key={one.person_id} className="font-semibold">
           {one.person} is under the machine.{' '}
@@ -88,19 +31,18 @@ export function CrankCall({
         </p>
       ))}
       <ErrorNote error={error} />
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        {phase === 'still' || phase === 'resting' ? (
-          <Button look="main" disabled={!ready || under || phase === 'resting'} onClick={begin}>
-            Count down to the crank
-          </Button>
-        ) : (
-          <Button look="main" onClick={letGo}>
-            {phase === 'cranking' ? 'Let go' : 'Stop'}
-          </Button>
-        )}
-        <Tick label="Spoken" on={spoken} onTick={setSpoken} />
-        <Tick label="I am, or somebody with me is, under the machine" on={mine} busy={isPending} onTick={tell} />
-      </div>
-    </section>
+    </>
+  )
+  return (
+    <CrankCount
+      test={test}
+      beside={beside}
+      ready={ready}
+      under={mine || others.length > 0}
+      who={who}
+      tick={
+        <CrankTick label="I am, or somebody with me is, under the machine" on={mine} busy={isPending} onTick={tell} />
+      }
+    />
   )
 }

@@ -7,7 +7,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
-import { expectedWords, type PadTarget } from './pad'
+import { expectedWords, type PadTarget } from '../../shared/pad/pad'
 
 interface Props {
   job: JobBench

@@ -2,7 +2,7 @@ import { useRef, useEffect } from 'react'
 import type { JobBench, ProbeCard, Step, TestCard } from '../../shared/api/types'
 import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
-import { expectedWords } from './pad'
+import { expectedWords } from '../../shared/pad/pad'
 
 const DO: Record<Step['kind'], string> = {
   measure: 'Take the reading',

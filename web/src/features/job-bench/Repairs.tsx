@@ -3,7 +3,7 @@ import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { makePermanent } from '../../shared/api/jobs'
-import type { PadTarget } from './pad'
+import type { PadTarget } from '../../shared/pad/pad'
 import { useBenchWrite } from './useBenchWrite'
 
 const PROOF = { proved: 'sound', failed: 'act', void: 'unproven', missing: 'unproven', unnamed: 'unproven' } as const

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
-import type { PadTarget } from './pad'
+import type { PadTarget } from '../../shared/pad/pad'
 
 const GROUPS = [
   { loop: 'batteries', label: 'Batteries' },

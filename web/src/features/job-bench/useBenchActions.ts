@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react'
 import type { JobBench } from '../../shared/api/types'
 import { condemn, endJob } from '../../shared/api/jobs'
 import { useBenchWrite } from './useBenchWrite'
-import type { PadTarget } from './pad'
+import type { PadTarget } from '../../shared/pad/pad'
 
 /** What the next-step button does, by the kind of step. */
 export function useBenchActions(job: JobBench) {

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { JobBench, NewReading, ProbeCard, TestCard } from '../../shared/api/types'
 import { correctReading, takeReading } from '../../shared/api/jobs'
 import { useBenchWrite } from './useBenchWrite'
-import { EMPTY_DRAFT, entryFrom, togetherFrom, type PadDraft, type PadTarget } from './pad'
+import { EMPTY_DRAFT, entryFrom, togetherFrom, type PadDraft, type PadTarget } from '../../shared/pad/pad'
 
 /** Its state goes with its points. */
 function atPoints(probe: ProbeCard, { state: situation = probe.situation, ...entry }: NewReading): NewReading {

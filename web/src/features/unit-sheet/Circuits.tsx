@@ -17,11 +17,6 @@ export function Circuits({ sheet }: { sheet: UnitSheet }) {
             The whole unit
           </Link>
         </li>
-        <li className="rule-below">
-          <Link to={`/units/${sheet.id}/grounds`} className="flex min-h-12 items-center font-semibold dense:min-h-9">
-            Grounds, map and round
-          </Link>
-        </li>
         {sheet.circuits.map((line) => (
           <li key={line.id} className="rule-below">
             <Link

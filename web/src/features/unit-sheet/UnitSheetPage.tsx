@@ -13,6 +13,7 @@ import { Batteries } from './Batteries'
 import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
 import { Notices } from './Notices'
+import { Rounds } from './Rounds'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -126,6 +127,7 @@ export function UnitSheetPage() {
                 ))}
                 <Notices sheet={sheet} />
                 <ColdStart sheet={sheet} />
+                <Rounds sheet={sheet} />
                 <Circuits sheet={sheet} />
               </div>
             </div>

@@ -36,9 +36,13 @@ const UNREADABLE: Refusal = { code: 'unreadable', message: 'The server gave no c
 const PATIENCE_MILLISECONDS = 10_000
 
 /** A request that ends, one way or the other, while somebody is still looking. */
-export async function request(address: RequestInfo | URL, options: RequestInit = {}): Promise<Response> {
+export async function request(
+  address: RequestInfo | URL,
+  options: RequestInit = {},
+  patience = PATIENCE_MILLISECONDS,
+): Promise<Response> {
   try {
-    return await fetch(address, { ...options, signal: AbortSignal.timeout(PATIENCE_MILLISECONDS) })
+    return await fetch(address, { ...options, signal: AbortSignal.timeout(patience) })
   } catch {
     throw new HttpError(0, OFFLINE)
   }

@@ -1,6 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { line } from 'd3-shape'
 import { useId } from 'react'
+import { useWide } from '../ui/useWide'
 import { spokenDate } from '../quantities/when'
 
 export interface TrendPoint {
@@ -15,59 +16,63 @@ interface Props {
   label: string
   unit: string
   points: TrendPoint[]
-  limit: { value: number; words: string }
+  /** What it is held against: one limit, or the two of a band. */
+  limits: { value: number; words: string }[]
+  /** Air above the highest and below the lowest, in its unit. */
+  room?: number
   /** When the line will reach the limit, at the earliest and at the latest; an open end is drawn to the edge. */
   reaches: { from: string | null; to: string | null } | null
 }
 
-const WIDTH = 720
-const HEIGHT = 260
+/** On a phone the same letters stand in a narrower frame. */
+const WIDE = { width: 720, height: 260, ticks: 5 }
+const NARROW = { width: 420, height: 260, ticks: 3 }
 const LEFT = 56
 const RIGHT = 16
 const TOP = 16
 const BOTTOM = 36
 const DAY_MILLISECONDS = 86_400_000
-const TICKS = 5
 
 const timeOf = (day: string) => new Date(`${day}T00:00:00Z`)
 const monthOf = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })
 
 /** A figure over time with the limit it is held against, the time in which it will reach that, and the table behind it. */
-export function Trend({ label, unit, points, limit, reaches }: Props) {
+export function Trend({ label, unit, points, limits, room = 5, reaches }: Props) {
   const id = useId()
+  const { width, height, ticks } = useWide() ? WIDE : NARROW
   const days = points.map((point) => timeOf(point.day).getTime())
   const ends = [reaches?.from, reaches?.to].flatMap((day) => (day ? [timeOf(day).getTime()] : []))
   const first = Math.min(...days)
   const last = Math.max(...days, ...ends, first + 60 * DAY_MILLISECONDS)
-  const x = scaleTime([new Date(first), new Date(last)], [LEFT, WIDTH - RIGHT])
-  const values = [...points.map((point) => point.value), limit.value]
-  const y = scaleLinear([Math.min(...values) - 5, Math.max(...values) + 5], [HEIGHT - BOTTOM, TOP]).nice(TICKS)
+  const x = scaleTime([new Date(first), new Date(last)], [LEFT, width - RIGHT])
+  const values = [...points.map((point) => point.value), ...limits.map((limit) => limit.value)]
+  const y = scaleLinear([Math.min(...values) - room, Math.max(...values) + room], [height - BOTTOM, TOP]).nice(ticks)
   const path = line<TrendPoint>(
     (point) => x(timeOf(point.day)),
     (point) => y(point.value),
   )(points.filter((point) => point.counts))
   const band = reaches && {
     from: reaches.from ? x(timeOf(reaches.from)) : x(new Date(last)),
-    to: reaches.to ? x(timeOf(reaches.to)) : WIDTH - RIGHT,
+    to: reaches.to ? x(timeOf(reaches.to)) : width - RIGHT,
   }
   return (
     <figure aria-labelledby={id}>
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${height}`}
         className="w-full"
         role="img"
         aria-label={`${label}, the table below says the same`}
       >
-        {y.ticks(TICKS).map((tick) => (
+        {y.ticks(ticks).map((tick) => (
           <g key={tick}>
-            <path d={`M${LEFT} ${y(tick)}H${WIDTH - RIGHT}`} className="stroke-hair" />
+            <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} className="stroke-hair" />
             <text x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-quiet text-[15px]">
               {tick} {unit}
             </text>
           </g>
         ))}
-        {x.ticks(TICKS).map((tick) => (
-          <text key={tick.getTime()} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" className="fill-quiet text-[15px]">
+        {x.ticks(ticks).map((tick) => (
+          <text key={tick.getTime()} x={x(tick)} y={height - 10} textAnchor="middle" className="fill-quiet text-[15px]">
             {monthOf.format(tick)}
           </text>
         ))}
@@ -76,19 +81,23 @@ export function Trend({ label, unit, points, limit, reaches }: Props) {
             x={band.from}
             y={TOP}
             width={Math.max(band.to - band.from, 2)}
-            height={HEIGHT - BOTTOM - TOP}
+            height={height - BOTTOM - TOP}
             className="fill-act/10"
           />
         )}
-        <path
-          d={`M${LEFT} ${y(limit.value)}H${WIDTH - RIGHT}`}
-          className="stroke-act"
-          strokeWidth="2"
-          strokeDasharray="7 5"
-        />
-        <text x={LEFT + 6} y={y(limit.value) - 7} className="fill-act text-[15px] font-semibold">
-          {limit.words}
-        </text>
+        {limits.map((limit) => (
+          <g key={limit.words}>
+            <path
+              d={`M${LEFT} ${y(limit.value)}H${width - RIGHT}`}
+              className="stroke-act"
+              strokeWidth="2"
+              strokeDasharray="7 5"
+            />
+            <text x={LEFT + 6} y={y(limit.value) - 7} className="fill-act text-[15px] font-semibold">
+              {limit.words}
+            </text>
+          </g>
+        ))}
         {path && <path d={path} className="fill-none stroke-ink" strokeWidth="2.5" />}
         {points.map((point) => (
           <circle

@@ -36,9 +36,7 @@ module Wattomneum
         def lamp(from, to, key_state:, watt: 21.0)
           hot_ohm = (@circuit.sheet.system_volt.to_f**2) / watt
           hot = volts_across(from, to, key_state, hot_ohm)
-          lit = hot.abs > LIGHTS_RATIO * @circuit.sheet.system_volt
-          ohm = lit ? hot_ohm : hot_ohm * COLD_RATIO
-          volt = lit ? hot : volts_across(from, to, key_state, ohm)
+          ohm, volt = lights?(hot) ? [hot_ohm, hot] : cold(from, to, key_state, hot_ohm, hot)
           Shown.new(volt: volt, ampere: volt / ohm, bright_ratio: [volt.abs / @circuit.sheet.system_volt, 1.0].min)
         end
         # Under this share of its volts a filament hardly glows (common practice).
@@ -73,6 +71,15 @@ module Wattomneum
         end
 
         private
+
+        def lights?(volt) = volt.abs > LIGHTS_RATIO * @circuit.sheet.system_volt
+
+        # A cold filament that would light no cold one is: it is as if a relay had held itself through it, which as it warms lets go.
+        def cold(from, to, key_state, hot_ohm, hot_volt)
+          ohm = hot_ohm * COLD_RATIO
+          volt = volts_across(from, to, key_state, ohm)
+          lights?(volt) ? [hot_ohm, hot_volt] : [ohm, volt]
+        end
 
         def extra = @circuit.network.branches.size
         def branch(from, to, ohm, volt = 0.0) = Solving::Network::Branch.new(from: @circuit.node(from), to: @circuit.node(to), ohm: ohm, volt: volt)

@@ -35,6 +35,13 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
     [*nodes.sample(2, random: random), random.rand < 0.5 && plug ? [plug] : [], situation]
   end
 
+  # From the solenoid's output back to what feeds its coil: held by a cold filament of 2.7 ohm the coil of 1.4 ohm would keep 8 V, by a hot one
+  # of 27 ohm 1.2 V, under the 5 V at which it drops out. So it goes dark, whatever it was tried on with.
+  it 'lets no relay hold itself through a cold lamp' do
+    probe = Wattomneum::Readings::Probe.new(by: 'lamp', from: 'K1:87', to: 'K2:87', situation: 'fast_idle', opened: [])
+    expect(described_class.new(machine('start_24v')).call(probe).observation).to eq('dark')
+  end
+
   keys.each do |key|
     it "agrees on two-point readings of #{key}, plugs opened and lamps hung on, in any state" do
       unit = machine(key)

@@ -1,4 +1,4 @@
-import type { NewReading, ProbeCard, Reading, TestCard } from '../../shared/api/types'
+import type { NewReading, ProbeCard, Reading, TestCard } from '../api/types'
 
 /** Which test the pad stands on, or which two points: a new reading, or a correction of one. */
 export interface PadTarget {

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
-import { catalogue } from '../../shared/api/catalogue'
-import type { TestCard } from '../../shared/api/types'
-import { Field } from '../../shared/ui/Field'
+import { catalogue } from '../api/catalogue'
+import type { TestCard } from '../api/types'
+import { Field } from '../ui/Field'
 import type { PadDraft } from './pad'
 
 /** State and instrument as the test asks for them; another one is a tap away, and the verdict says what it costs. */

@@ -1,6 +1,6 @@
-import type { TestCard } from '../../shared/api/types'
-import { written } from '../../shared/quantities/written'
-import { Segments } from '../../shared/ui/Segments'
+import type { TestCard } from '../api/types'
+import { written } from '../quantities/written'
+import { Segments } from '../ui/Segments'
 import { withTogether, type PadDraft } from './pad'
 
 /** What else is read while somebody is at the key anyway, each with its two points; what stays empty was not read. */

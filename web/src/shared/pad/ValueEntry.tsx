@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react'
-import type { TestCard } from '../../shared/api/types'
-import { written } from '../../shared/quantities/written'
-import { Segments } from '../../shared/ui/Segments'
+import type { TestCard } from '../api/types'
+import { written } from '../quantities/written'
+import { Segments } from '../ui/Segments'
 import { Digits } from './Digits'
 import type { PadDraft } from './pad'
 

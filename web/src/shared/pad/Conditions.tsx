@@ -1,8 +1,8 @@
 import { useId } from 'react'
-import type { Condition } from '../../shared/api/types'
-import { Button } from '../../shared/ui/Button'
-import { Segments } from '../../shared/ui/Segments'
-import { mayBeBelowZero, TurnSign } from '../../shared/ui/TurnSign'
+import type { Condition } from '../api/types'
+import { Button } from '../ui/Button'
+import { Segments } from '../ui/Segments'
+import { mayBeBelowZero, TurnSign } from '../ui/TurnSign'
 
 const YES_NO = [
   { key: 'yes', label: 'yes' },

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # A round of a unit: what is read of it where no job is open for it. Its readings are as good as those of a job.
+    class Round
+      # @param unit [Unit] held, its yard loaded
+      # @param now [Time]
+      def initialize(unit, now:)
+        @unit = unit
+        @now = now
+      end
+
+      # @param input [Hash] of Contracts::NewReading
+      # @param by [Account]
+      # @raise [Refusals::InvalidInput, Refusals::Question]
+      def take(input, by:)
+        refuse_points(input)
+        entry = ReadingEntry.new(test_key: input[:test_key], position: input[:position], input: input, unit: @unit, now: @now)
+        rows = [{ id: input[:id], **entry.attributes }, *beside(input)]
+        kept = Reading.db.transaction(savepoint: true) { rows.map { |row| Reading.create(person_id: by.id, repairs_before: 0, **row) } }
+        judged(kept)
+      end
+
+      # @param reading_id [String]
+      # @param reason [String]
+      # @param by [Account]
+      # @raise [Refusals::NotFound] if no round of this unit holds it
+      def withdraw(reading_id, reason, by:)
+        reading = Reading.first(id: reading_id, unit_id: @unit.id,
+                                job_id: nil) || raise(Refusals::NotFound, 'No such reading on a round of this unit')
+        return if Withdrawal.where(reading_id: reading_id).any?
+
+        Withdrawal.create(reading_id: reading_id, reason: reason, person_id: by.id)
+        judged([reading], fresh: false)
+        BatteryState.work_out([reading.battery_id].compact)
+      end
+
+      private
+
+      def refuse_points(input)
+        return if input[:test_key]
+
+        raise Refusals::InvalidInput.new('A round goes by tests: open a job to read between two points', fields: { 'probe' => ['needs a job'] })
+      end
+
+      def beside(input) = input[:together] ? SameAct.new(input, unit: @unit, now: @now).rows : []
+
+      def judged(readings, fresh: true)
+        StartThreshold.work_out(@unit) if Job::Measuring::FORETELLING.intersect?(readings.map(&:state))
+        # What waited on a device is judged with what was read on its own day.
+        record = Queries::RoundRecord.new(@unit, at: readings.first.taken_at)
+        readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) } if fresh
+        Judgement.keep_changed(record)
+      end
+    end
+  end
+end

@@ -1,0 +1,1 @@
+export { TracesPage } from './TracesPage'

@@ -38,6 +38,7 @@ module Demo
         yards = @plan['yards'].to_h { |name| [name, MODELS::Yard.create(name: name, time_zone: 'Europe/London').id] }
         hidden = rows.each_with_index.to_h { |row, index| load_unit(row, yards, people, SEED + index) }
         Winter.new(hidden.compact, by: people.fetch('electrician'), seed: SEED, now: Time.now.utc).write
+        parts
         ground_rounds(people.fetch('electrician'))
         charging_sessions(people.fetch('electrician'))
         traces(hidden.transform_keys(&:number), people.fetch('electrician'))
@@ -86,6 +87,17 @@ module Demo
     def ground_rounds(person)
       @plan.fetch('ground_rounds').each_with_index do |row, index|
         Grounds.new(unit_numbered(row['unit']), by: person, days: row['days'], seed: SEED + index, now: @now).write
+      end
+    end
+
+    def parts
+      @plan.fetch('parts').each do |row|
+        asset = { id: SecureRandom.uuid, note: '', **row.slice('tag', 'note').transform_keys(&:to_sym), rating: row['rating'].to_f }
+        next MODELS::Asset.establish({ **asset, kind: row['kind'] }) if row['kind']
+
+        unit = unit_numbered(row['unit'])
+        place = Server::Queries::UnitAssets.new(unit).places.find(row['place'])
+        MODELS::AssetFitting.fit(unit, place, { asset: asset }, at: @now - (row['days'] * History::DAY))
       end
     end
 

@@ -11,7 +11,9 @@ module Server
       # @param shelf [Queries::Shelf]
       # @param now [Time]
       # @param limits [Wattomneum::Limits::Table]
-      def self.call(shelf, now:, limits:) = new(shelf.spares, now, limits).call
+      def self.call(shelf, now:, limits:)
+        { **new(shelf.spares, now, limits).call, parts: shelf.parts.map { |part| Asset.call(part) } }
+      end
 
       def initialize(spares, now, limits)
         @spares = spares

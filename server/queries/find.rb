@@ -15,7 +15,7 @@ module Server
       def call
         return [] if @text.empty?
 
-        (units + jobs + batteries + circuit_items).first(MOST)
+        (units + jobs + batteries + parts + circuit_items).first(MOST)
       end
 
       private
@@ -57,6 +57,16 @@ module Server
       def circuit_item(id, kind, name, label, unit_number)
         { kind: 'circuit', id: "#{id}?#{URI.encode_www_form(kind => name)}", label: kind == 'wire' ? "Wire #{name}" : name,
           detail: "#{label}, on #{unit_number}" }
+      end
+
+      # SQL: select asset.id, kind, tag, label, unit.number from asset left join asset_fitting (current) left join unit where tag matches
+      def parts
+        standing = Models::AssetFitting.current.as(:standing)
+        Models::Asset.naked.where(Sequel.ilike(:tag, pattern)).where(scrapped_at: nil)
+                     .left_join(standing, asset_id: Sequel[:asset][:id]).left_join(:unit, id: Sequel[:standing][:unit_id])
+                     .order(:tag).limit(MOST).select_map([Sequel[:asset][:id], Sequel[:asset][:kind], :tag, :number]).map do |id, kind, tag, number|
+          { kind: 'part', id: id, label: "#{kind.capitalize} #{tag}", detail: number ? "in #{number}" : 'on the shelf' }
+        end
       end
 
       # SQL: select battery.id, tag, position, unit.number from battery left join fitting (current) left join unit where tag matches

@@ -17,6 +17,9 @@ module Server
         end
       end
 
+      # @return [Array<Models::Asset>] starters, alternators and relays that no unit has
+      def parts = Models::Asset.loose.order(:kind, :tag).limit(MOST).all
+
       private
 
       def batteries = @batteries ||= Models::Battery.loose.order(:tag).limit(MOST).all

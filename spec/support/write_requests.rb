@@ -19,7 +19,7 @@ class WriteRequests
   end
 
   # @return [Array<Write>]
-  def all = people + units + batteries + care + rounds + jobs + circuits + rules
+  def all = people + units + batteries + care + rounds + parts + jobs + circuits + rules
 
   private
 
@@ -60,6 +60,15 @@ class WriteRequests
      write('post', '/api/units/{id}/rounds/{kind}/readings/{reading}/withdrawal', { reason: 'x' }, id: kept.unit_id, kind: 'charge',
 reading: kept.id),
      write('post', '/api/units/{id}/crank-traces', {}, id: @unit.id)]
+  end
+
+  def parts
+    spare = MODELS::Asset.first(tag: 'ST-300')
+    plate = { id: uuid, tag: "P#{uuid[0, 6]}", rating: 4.0, note: 'new' }
+    [write('post', '/api/parts', { **plate, kind: 'starter' }),
+     write('post', '/api/units/{id}/parts', { place: 'starter', asset: { **plate, id: uuid, tag: "P#{uuid[0, 6]}" } }, id: @unit.id),
+     write('post', '/api/units/{id}/parts/take-off', { place: 'starter' }, id: @unit.id),
+     write('post', '/api/parts/{id}/scrap', { reason: 'x' }, id: spare.id), write('post', '/api/parts/{id}/keep', id: spare.id)]
   end
 
   def batteries

@@ -20,6 +20,9 @@ RSpec.describe 'The shelf' do
     find('section[aria-labelledby=spares] a', text: 'T24-A').click
     expect(page).to have_css('section[aria-labelledby=places]', text: 'T-24 A')
     expect(page).to have_css('figure svg[role=img]')
+    visit '/shelf'
+    find('section[aria-labelledby=loose] a', text: 'ST-300').click
+    expect(page).to have_css('h1', text: 'ST-300 on the shelf')
     expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
   end
 end

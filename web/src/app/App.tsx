@@ -21,6 +21,7 @@ const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
 const GroundsPage = lazy(async () => ({ default: (await import('../features/grounds')).GroundsPage }))
 const RoundPage = lazy(async () => ({ default: (await import('../features/rounds')).RoundPage }))
 const TracesPage = lazy(async () => ({ default: (await import('../features/traces')).TracesPage }))
+const PartPage = lazy(async () => ({ default: (await import('../features/parts')).PartPage }))
 const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
 const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
 const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
@@ -108,6 +109,7 @@ function Pages() {
             <Route path="/jobs" element={<JobList />} />
             <Route path="/jobs/:id" element={<JobBenchPage />} />
             <Route path="/shelf" element={<ShelfPage />} />
+            <Route path="/parts/:id" element={<PartPage />} />
             <Route path="/batteries/:id" element={<BatteryPage />} />
             <Route path="/circuits" element={<CircuitsPage />} />
             <Route path="/circuits/:id" element={<SheetPage />} />

@@ -5,6 +5,7 @@ import { shelf, type Shelf } from '../../shared/api/batteries'
 import { PageHead } from '../../shared/page/PageHead'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
+import { written } from '../../shared/quantities/written'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { Sheet } from '../../shared/ui/Sheet'
@@ -40,6 +41,35 @@ function Pairs({ data }: { data: Shelf }) {
         ))}
       </ol>
       {data.untested.length > 0 && <p className="pt-3 text-quiet">Test these first: {data.untested.join(', ')}.</p>}
+    </section>
+  )
+}
+
+/** Starters, alternators and relays that no unit has. */
+function LooseParts({ data }: { data: Shelf }) {
+  if (data.parts.length === 0) return null
+  return (
+    <section aria-labelledby="loose">
+      <h2 id="loose" className="rule-below pb-1 text-lead">
+        Starters, alternators, relays
+      </h2>
+      <ul>
+        {data.parts.map((one) => (
+          <li key={one.id} className="rule-below flex flex-wrap items-center gap-x-4">
+            <Link
+              to={`/parts/${one.id}`}
+              className="inline-flex min-h-12 items-center font-label text-lead font-bold dense:min-h-9"
+            >
+              {one.tag}
+            </Link>
+            <span>
+              {one.kind_label}
+              {one.spoken && `, ${written(one.spoken)}`}
+            </span>
+            {one.note && <span className="text-quiet">{one.note}</span>}
+          </li>
+        ))}
+      </ul>
     </section>
   )
 }
@@ -88,7 +118,10 @@ export function ShelfPage() {
                   ))}
                 </ul>
               </section>
-              <Pairs data={data} />
+              <div className="flex flex-col gap-8">
+                <Pairs data={data} />
+                <LooseParts data={data} />
+              </div>
             </div>
             <Sheet title="A new battery" open={entering} onClose={close}>
               <NewSpare onDone={close} />

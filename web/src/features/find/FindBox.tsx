@@ -4,7 +4,13 @@ import { useNavigate } from 'react-router'
 import { useKey } from '../../shared/keys/useKey'
 import { find } from '../../shared/api/find'
 
-const FOLDER: Record<string, string> = { unit: 'units', job: 'jobs', circuit: 'circuits', battery: 'batteries' }
+const FOLDER: Record<string, string> = {
+  unit: 'units',
+  job: 'jobs',
+  circuit: 'circuits',
+  battery: 'batteries',
+  part: 'parts',
+}
 
 const pathOf = (hit: { kind: string; id: string }) => `/${FOLDER[hit.kind] ?? 'units'}/${hit.id}`
 

@@ -13,6 +13,7 @@ import { Batteries } from './Batteries'
 import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
 import { Notices } from './Notices'
+import { Parts } from './Parts'
 import { Rounds } from './Rounds'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
@@ -106,6 +107,7 @@ export function UnitSheetPage() {
                   <LoopDrawing key={loop.key} loop={loop} />
                 ))}
                 <Batteries sheet={sheet} />
+                <Parts sheet={sheet} />
                 <Timeline sheet={sheet} />
               </div>
               <div className="order-1 flex flex-col gap-8 desk:order-2">

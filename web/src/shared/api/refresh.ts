@@ -5,7 +5,10 @@ const TOUCHED: readonly [RegExp, readonly string[]][] = [
   [/^\/api\/units\/[^/]+\/(circuits|rulings)|^\/api\/circuits/, ['circuits', 'units', 'jobs']],
   [/^\/api\/(mornings|yards\/[^/]+\/night|units\/[^/]+\/plan)/, ['tonight']],
   [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'batteries', 'today', 'tonight']],
-  [/^\/api\/(units|batteries|notices)/, ['units', 'batteries', 'jobs', 'today', 'tonight', 'find']],
+  [
+    /^\/api\/(units|batteries|notices|parts)/,
+    ['units', 'batteries', 'parts', 'traces', 'jobs', 'today', 'tonight', 'find'],
+  ],
   [/^\/api\/(limits|schools)/, ['house-rules', 'jobs', 'units', 'today', 'sums']],
   [/^\/api\/people/, ['people', 'session']],
   [/^\/api\/yards/, ['yards', 'units', 'today', 'tonight', 'jobs']],

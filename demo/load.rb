@@ -74,7 +74,7 @@ module Demo
         yard_id: yards.fetch(row['yard']), system_volt: volt,
         arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
         alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true),
-        heat_aid: row.fetch('heat_aid', true), control_unit: %w[truck bus].include?(row['kind'])
+        heat_aid: row.fetch('heat_aid', true), matters: row.fetch('matters', 'usual'), control_unit: %w[truck bus].include?(row['kind'])
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])
@@ -120,7 +120,8 @@ now: @now).write
     def notices(person)
       @plan.fetch('noticed').each do |row|
         MODELS::Notice.create(id: SecureRandom.uuid, unit_id: MODELS::Unit.first(number: row['unit']).id, person_id: person.id,
-                              noticed_at: @now - (row['days'] * History::DAY), **row.slice('what', 'place', 'severity').transform_keys(&:to_sym))
+                              noticed_at: @now - (row['days'] * History::DAY), until: row['until'] && (@now.to_date - row['until']),
+                              **row.slice('what', 'place', 'severity', 'suspects').transform_keys(&:to_sym))
       end
     end
 

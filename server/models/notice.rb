@@ -6,13 +6,14 @@ module Server
     class Notice < Sequel::Model(:notice)
       unrestrict_primary_key
       many_to_one :unit, class: 'Server::Models::Unit'
-      SEVERITIES = %w[holds soon later].freeze
+      SEVERITIES = %w[holds soon watch later].freeze
       HELD = 'It holds the unit: a lead lifts that once it is mended'
       private_constant :HELD
 
       dataset_module do
         def standing = where(ended_at: nil)
         def holding = standing.where(severity: 'holds')
+        def watched = standing.where(severity: 'watch')
       end
 
       # @return [Boolean]

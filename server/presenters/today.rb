@@ -4,7 +4,7 @@ module Server
   module Presenters
     # Today: a line a unit, sorted by consequence, each with its action.
     class Today
-      ORDER = %w[held down temporary parked battery].freeze
+      ORDER = %w[held down temporary parked watched battery].freeze
 
       def self.call(result) = new(result).call
 
@@ -14,7 +14,7 @@ module Server
       end
 
       def call
-        lines = held_lines + job_lines + temporary_lines + battery_lines
+        lines = held_lines + job_lines + temporary_lines + watched_lines + battery_lines
         { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] }, counts: @result.counts }
       end
 
@@ -45,6 +45,19 @@ module Server
                       "#{repair.temporary_until.strftime('%-d %b')}#{', overdue' if overdue}",
                since: repair.made_at.iso8601, action: 'Make it permanent', path: "/jobs/#{repair.job_id}")
         end
+      end
+
+      def watched_lines
+        @result.watched.map do |notice|
+          over = notice.until <= @result.days.fetch(notice.unit.yard_id)
+          line(kind: 'watched', verdict: over ? 'act' : 'watch', unit: notice.unit, rank: notice.until.jd, since: notice.noticed_at.iso8601,
+               words: watched_words(notice, over), action: over ? 'Decide' : 'Look at the unit', path: "/units/#{notice.unit_id}")
+        end
+      end
+
+      def watched_words(notice, over)
+        suspects = " Suspected: #{notice.suspects}." unless notice.suspects.empty?
+        "Watched: #{notice.what}.#{suspects} #{over ? 'The watch ended' : 'Until'} #{notice.until.strftime('%-d %b')}"
       end
 
       def battery_lines

@@ -27,7 +27,8 @@ module Server
 
       def circuit_fields
         @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,
-                           :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid, :control_unit)
+                           :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid, :control_unit,
+                           :matters)
       end
 
       def loops
@@ -93,7 +94,7 @@ module Server
       end
 
       def notice(one)
-        one.values.slice(:id, :what, :place, :severity).merge(noticed_at: one.noticed_at.iso8601)
+        one.values.slice(:id, :what, :place, :severity, :suspects).merge(noticed_at: one.noticed_at.iso8601, until: one.until&.iso8601)
       end
 
       def temporary

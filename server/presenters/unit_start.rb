@@ -27,10 +27,17 @@ module Server
       def forecast
         { verdict: verdict, spoken: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
           limited_by: Tonight.limited_by(row.limited_by), tested: row.tested, read_at: row.read_at&.iso8601, told: row.mornings,
-          low_celsius: low, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
+          low_celsius: low, curve: curve, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
           cautions: @query.may_freeze? ? cautions(%w[frozen_battery]) : [],
           measure: measure, remedies: @query.remedies.map { |one| remedy(one) } }
       end
+
+      # Degrees that are drawn, coldest first; the chart of demand ends there.
+      DRAWN = (-30..12).step(2)
+      private_constant :DRAWN
+
+      # Tonight's chance of no start, were it as cold as that.
+      def curve = DRAWN.map { |celsius| { celsius: celsius, percent: (evening.chance(celsius.to_f) * 100).round(1) } }
 
       def verdict
         return row.tested ? 'sound' : 'unproven' if low.nil?

@@ -9,7 +9,7 @@ module Server
       # The worst of them: the others are looked through in the list of units.
       MOST_BATTERIES = 8
       # days: the date in each yard, by its id; limits: what the fleet judges by now; counts: of all there are, by kind
-      Result = Struct.new(:held, :jobs, :temporary, :batteries, :counts, :days, :limits, keyword_init: true)
+      Result = Struct.new(:held, :jobs, :temporary, :watched, :batteries, :counts, :days, :limits, keyword_init: true)
 
       # @param now [Time]
       def initialize(now:)
@@ -19,7 +19,7 @@ module Server
       # @return [Result]
       def call
         Result.new(held: held.order(:noticed_at).limit(MOST).all, jobs: %w[open parked].flat_map { |state| jobs(state) },
-                   temporary: temporary.limit(MOST).all, batteries: shown_batteries,
+                   temporary: temporary.limit(MOST).all, watched: watched.order(:until).limit(MOST).all, batteries: shown_batteries,
                    counts: counts, days: Models::Yard.days(@now), limits: Models::LimitOverride.in_force)
       end
 
@@ -30,11 +30,15 @@ module Server
 
       # SQL: select * from notice join unit where severity = 'holds' and ended_at is null and retired_at is null; units and yards of those
       def held = Models::Notice.holding.where(unit_id: Models::Unit.standing(false).select(:id)).eager(unit: :yard)
+
+      # SQL: select * from notice join unit where severity = 'watch' and ended_at is null and retired_at is null order by until limit 40
+      def watched = Models::Notice.watched.where(unit_id: Models::Unit.standing(false).select(:id)).eager(unit: :yard)
       def temporary = Models::Repair.still_temporary.eager(job: { unit: :yard }).order(:temporary_until)
 
       def counts
         states = Models::Job.unfinished.group_and_count(:state).as_hash(:state, :count)
-        { held: held.count, down: states.fetch('open', 0), parked: states.fetch('parked', 0), temporary: temporary.count, battery: batteries.count }
+        { held: held.count, watched: watched.count, down: states.fetch('open', 0), parked: states.fetch('parked', 0), temporary: temporary.count,
+battery: batteries.count }
       end
 
       # Batteries that stand in a unit in service, by their current state.

@@ -28,7 +28,7 @@ module Server
 
       # @return [Result]
       def call
-        shown = likely.map { |row| line(row) }.select { |one| one.chance >= LEAST }.max_by(MOST_LINES, &:chance)
+        shown = likely.map { |row| line(row) }.select { |one| one.chance >= LEAST }.max_by(MOST_LINES) { |one| consequence(one) }
         Result.new(yards: Models::Yard.order(:name).all, dawns: dawns, today: Models::Yard.days(@now), nights: nights, lines: shown,
                    others: foreseen.count - shown.size, untested: foreseen.where(tested: false).count, outcomes: outcomes(shown),
                    plans: plans(shown), systems: systems(plans(shown)), record: record)
@@ -65,7 +65,7 @@ module Server
         rough = off / Sequel.function(:sqrt, Sequel[:start_threshold][:variance] + MORNING_VARIANCE)
         foreseen.join(Models::Night.where(coming).as(:night), yard_id: Sequel[:unit][:yard_id]).order(Sequel.desc(rough)).limit(MOST_WEIGHED)
                 .select_all(:start_threshold)
-                .select_append(Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:unit][:yard_id], Sequel[:yard][:name].as(:yard),
+                .select_append(*%i[matters number name yard_id].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
                                Sequel[:yard][:time_zone]).all
       end
 
@@ -74,6 +74,9 @@ module Server
         evening = Models::StartThreshold.call(row).evening(**night.forecast)
         Line.new(row: row, evening: evening, chance: evening.chance(night.low_celsius), low_celsius: night.low_celsius)
       end
+
+      # What cannot wait before what another can do.
+      def consequence(one) = Wattomneum::ColdStart::Consequence.rank(one.chance, one.row[:matters])
 
       def plans(lines) = @plans ||= Models::RemedyPlan.of(lines.map { |one| one.row[:unit_id] }, dawns.values.uniq)
 

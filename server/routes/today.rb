@@ -8,6 +8,11 @@ module Server
         allow!(:read)
         polled(Presenters::Today.call(Queries::Today.new(now: Time.now.utc).call))
       end
+
+      get '/api/due' do
+        allow!(:read)
+        json(Presenters::DueWork.call(Queries::DueWork.new(now: Time.now.utc, only: asked!(Contracts::DueFilter)[:kind]).call))
+      end
     end
   end
 end

@@ -18,7 +18,8 @@ RSpec.describe 'Accessibility' do
   # Of a unit that has charging sessions, a drift, and of one that has traces.
   def round_paths
     ids = Server::Models::Unit.where(number: %w[B-15 T-21]).order(:number).select_map(:id)
-    ["/units/#{ids.first}/rounds/charge", "/units/#{ids.first}/rounds/batteries", "/units/#{ids.last}/traces", "/units/#{ids.first}/grounds"]
+    ["/units/#{ids.first}/rounds/charge", "/units/#{ids.first}/rounds/batteries", "/units/#{ids.last}/traces", "/tag/#{ids.first}",
+     "/units/#{ids.first}/grounds"]
   end
 
   # Both themes of what is on the screen, without loading it again.

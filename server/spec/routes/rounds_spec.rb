@@ -101,6 +101,23 @@ taken_at: (Time.now.utc - ((300 - (index * 100)) * 86_400)).iso8601)
     expect(round['drift']).to include('verdict' => 'watch', 'words' => /It falls, -0.52 V a year/, 'points' => have_attributes(size: 4))
   end
 
+  it 'says beside a verdict what sound sister units read in like conditions, and where it lies apart from them' do
+    sisters = Array.new(4) { a_unit(make: 'Spec', model: 'alike') }
+    sisters.zip([10.6, 10.7, 10.6, 10.5], [8, 9, 7, 10]).each { |sister, volt, celsius| crank(sister, volt, celsius) }
+    crank(a_unit(make: 'Spec', model: 'alike'), 9.9, 35)
+    mine = a_unit(make: 'Spec', model: 'alike')
+    crank(mine, 9.7, 8)
+    found = read("/api/units/#{mine.id}/rounds/start")['steps'].find { |one| one['test']['key'] == 'posts_cranking' }['readings'].first
+    expect(found['sisters']).to match('words' => /\ASound sister units: 10.60 V, give or take .* \(4 of them\)\z/, 'far' => true)
+    expect(found['judged']['verdict']).not_to eq('unproven')
+  end
+
+  def crank(unit, volt, celsius)
+    write(:post, "/api/units/#{unit.id}/rounds/start/readings",
+          { id: SecureRandom.uuid, test_key: 'posts_cranking', value_text: volt.to_s,
+            conditions: { battery_temperature_celsius: celsius.to_s, rest_volt: '12.6' } })
+  end
+
   it 'keeps rounds of different days apart in a crank test' do
     old = (Time.now.utc - (200 * 86_400)).iso8601
     take('posts_rest', '12.7', kind: 'start', taken_at: old)

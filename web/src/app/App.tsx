@@ -22,6 +22,7 @@ const GroundsPage = lazy(async () => ({ default: (await import('../features/grou
 const RoundPage = lazy(async () => ({ default: (await import('../features/rounds')).RoundPage }))
 const TracesPage = lazy(async () => ({ default: (await import('../features/traces')).TracesPage }))
 const PartPage = lazy(async () => ({ default: (await import('../features/parts')).PartPage }))
+const TagPage = lazy(async () => ({ default: (await import('../features/tag')).TagPage }))
 const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
 const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
 const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
@@ -106,6 +107,7 @@ function Pages() {
             <Route path="/units/:id/traces" element={<TracesPage />} />
             <Route path="/units/:id/edit" element={<EditUnitPage />} />
             <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
+            <Route path="/tag/:id" element={<TagPage />} />
             <Route path="/jobs" element={<JobList />} />
             <Route path="/jobs/:id" element={<JobBenchPage />} />
             <Route path="/shelf" element={<ShelfPage />} />

@@ -80,6 +80,12 @@ export function StepRead({ data, step, may }: { data: Round; step: RoundStep; ma
             </p>
           ))}
           {reading.judged?.instead && <p className="font-semibold">{reading.judged.instead}</p>}
+          {reading.sisters && (
+            <p className={reading.sisters.far ? 'font-semibold' : 'text-quiet'}>
+              {glued(reading.sisters.words)}
+              {reading.sisters.far && ': it lies apart from them'}
+            </p>
+          )}
           <p className="text-quiet">{glued(reading.condition_line)}</p>
           {may && <Withdraw data={data} reading={reading} />}
         </li>

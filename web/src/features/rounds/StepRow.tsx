@@ -25,7 +25,9 @@ export function StepRow({ step, here, onGo }: Props) {
             {step.test.short}
           </span>
           <span className="block text-quiet">
-            {first?.judged ? first.judged.summary : `${step.test.state_label}, ${step.test.instrument}`}
+            {first?.judged
+              ? `${first.judged.summary}${first.sisters?.far ? '; apart from its sister units' : ''}`
+              : `${step.test.state_label}, ${step.test.instrument}`}
           </span>
         </span>
         <span className="text-right">

@@ -27,7 +27,11 @@ export function StartRow({ line, night }: { line: StartLine; night: Night | unde
         <span className="text-quiet">no start</span>
       </span>
       <span className="col-span-2 desk:col-span-1">
-        {glued(line.words)} <span className="block text-quiet">{line.yard}</span>
+        {glued(line.words)}{' '}
+        <span className="block text-quiet">
+          {line.yard}
+          {line.matters && `, ${line.matters}`}
+        </span>
       </span>
       {night && !night.morning && line.verdict !== 'sound' && (
         <div className="col-span-2 desk:col-span-3 desk:col-start-2">

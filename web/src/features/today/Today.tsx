@@ -4,6 +4,7 @@ import { glued } from '../../shared/quantities/glued'
 import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { today } from '../../shared/api/today'
+import { DueWork } from './DueWork'
 import { NothingDown } from './NothingDown'
 import { Tonight } from './Tonight'
 import { Shown } from '../../shared/page/Shown'
@@ -15,6 +16,7 @@ const GROUPS = [
   { kind: 'down', title: 'Down', all: '/jobs' },
   { kind: 'temporary', title: 'Temporary repairs', all: '/jobs?state=closed' },
   { kind: 'parked', title: 'Parked, something missing', all: '/jobs?state=parked' },
+  { kind: 'watched', title: 'Watched', all: '/units' },
   { kind: 'battery', title: 'Batteries to watch', all: '/units?state=batteries' },
 ] as const
 
@@ -87,6 +89,7 @@ export function Today() {
                 </section>
               )
             })}
+            <DueWork />
           </div>
         )
       }}

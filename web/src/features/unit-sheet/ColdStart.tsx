@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { unitStart, type UnitStart } from '../../shared/api/tonight'
 import type { UnitSheet } from '../../shared/api/types'
+import { MarginChart } from './MarginChart'
 import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
 import { spokenDate } from '../../shared/quantities/when'
@@ -69,6 +70,7 @@ function Foretold({ forecast }: { forecast: Forecast }) {
           </span>
         </span>
       </p>
+      <MarginChart forecast={forecast} />
       {forecast.cautions.map((caution) => (
         <p key={caution} className="font-semibold text-act">
           {caution}

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { endNotice, notice, type Notice } from '../../shared/api/units'
 import type { UnitSheet } from '../../shared/api/types'
-import { spokenDay } from '../../shared/quantities/when'
+import { spokenDate, spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
@@ -15,9 +15,15 @@ type Severity = Notice['severity']
 const SEVERITIES: { key: Severity; label: string }[] = [
   { key: 'later', label: 'Next visit' },
   { key: 'soon', label: 'Soon' },
+  { key: 'watch', label: 'Watch it' },
   { key: 'holds', label: 'Holds the unit' },
 ]
-const WORDS: Record<Severity, string> = { later: 'for the next visit', soon: 'soon', holds: 'holds the unit' }
+const WORDS: Record<Severity, string> = {
+  later: 'for the next visit',
+  soon: 'soon',
+  watch: 'watched',
+  holds: 'holds the unit',
+}
 const UNSAID = { reason: '' }
 
 function One({ unit, one }: { unit: UnitSheet; one: Notice }) {
@@ -33,7 +39,9 @@ function One({ unit, one }: { unit: UnitSheet; one: Notice }) {
           <span className="font-semibold">{one.what}</span>
           {one.place && `, ${one.place}`}
           <span className="block text-quiet">
+            {one.suspects && `Suspected: ${one.suspects}. `}
             {WORDS[one.severity]}, {spokenDay(one.noticed_at, unit.time_zone)}
+            {one.until && ` until ${spokenDate(one.until)}`}
           </span>
         </p>
         {mayEnd && !open && (
@@ -77,7 +85,13 @@ function One({ unit, one }: { unit: UnitSheet; one: Notice }) {
   )
 }
 
-const EMPTY: { what: string; place: string; severity: Severity } = { what: '', place: '', severity: 'later' }
+const EMPTY: { what: string; place: string; severity: Severity; suspects: string; until: string } = {
+  what: '',
+  place: '',
+  severity: 'later',
+  suspects: '',
+  until: '',
+}
 
 function NewNotice({ unit, onDone }: { unit: UnitSheet; onDone: () => void }) {
   const noticing = useWrite<typeof EMPTY, UnitSheet>({
@@ -94,7 +108,9 @@ function NewNotice({ unit, onDone }: { unit: UnitSheet; onDone: () => void }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        void noticing.write((id) => notice(unit, { id, ...value }))
+        const { suspects, until, ...seen } = value
+        const watched = value.severity === 'watch' ? { suspects, until: until || null } : {}
+        void noticing.write((id) => notice(unit, { id, ...seen, ...watched }))
       }}
     >
       <Field label="What was seen" help="Chewed cable, worn insulation, a leak" error={fields.what?.[0]}>
@@ -127,6 +143,33 @@ function NewNotice({ unit, onDone }: { unit: UnitSheet; onDone: () => void }) {
           noticing.change({ ...value, severity })
         }}
       />
+      {value.severity === 'watch' && (
+        <>
+          <Field label="Who is suspected" help="What it may be, the likeliest first" error={fields.suspects?.[0]}>
+            {(wiring) => (
+              <input
+                {...wiring}
+                value={value.suspects}
+                onChange={(event) => {
+                  noticing.change({ ...value, suspects: event.target.value })
+                }}
+              />
+            )}
+          </Field>
+          <Field label="Watched until" help="On that day somebody decides" error={fields.until?.[0]}>
+            {(wiring) => (
+              <input
+                {...wiring}
+                type="date"
+                value={value.until}
+                onChange={(event) => {
+                  noticing.change({ ...value, until: event.target.value })
+                }}
+              />
+            )}
+          </Field>
+        </>
+      )}
       {value.severity === 'holds' && (
         <p className="border-l-4 border-act pl-4">
           A fire risk holds the unit: it does not go out until a lead lifts it.

@@ -74,6 +74,9 @@ function Head({ sheet }: { sheet: UnitSheet }) {
         </p>
       </div>
       <div className="flex gap-3">
+        <Link to={`/tag/${sheet.id}`} className="inline-flex min-h-12 items-center font-label font-bold">
+          Tag
+        </Link>
         {may('edit_units') && <Button onClick={() => void navigate(`/units/${sheet.id}/edit`)}>Edit</Button>}
         {may('retire_units') && (
           <Button

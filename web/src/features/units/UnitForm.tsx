@@ -42,6 +42,11 @@ const REGULATORS: { value: Regulator; label: string }[] = [
   { value: 'dc_dc', label: 'DC/DC converter, no alternator' },
 ]
 
+const MATTERS: { value: UnitFields['matters']; label: string }[] = [
+  { value: 'usual', label: 'It is missed' },
+  { value: 'urgent', label: 'It cannot wait: rescue, snow, the only one' },
+  { value: 'spare', label: 'Another can go instead' },
+]
 const GROUNDINGS: { value: Grounding; label: string }[] = [
   { value: 'negative', label: 'negative, the usual' },
   { value: 'positive', label: 'positive' },
@@ -165,6 +170,21 @@ export function UnitForm({
         {(wiring) => (
           <select {...wiring} {...form.register('grounding')}>
             {GROUNDINGS.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field
+        label="If it does not start"
+        error={errors.matters?.message}
+        help="Orders tonight’s list beside the chance"
+      >
+        {(wiring) => (
+          <select {...wiring} {...form.register('matters')}>
+            {MATTERS.map((one) => (
               <option key={one.value} value={one.value}>
                 {one.label}
               </option>

@@ -22,6 +22,7 @@ export interface UnitFields {
   has_equaliser: boolean
   heat_aid: boolean
   control_unit: boolean
+  matters: UnitSheet['matters']
   make: string
   model: string
 }
@@ -46,6 +47,7 @@ type Stored = Pick<
   | 'has_equaliser'
   | 'heat_aid'
   | 'control_unit'
+  | 'matters'
   | 'make'
   | 'model'
 >
@@ -66,6 +68,7 @@ export const emptyUnit: UnitFields = {
   has_equaliser: false,
   heat_aid: true,
   control_unit: false,
+  matters: 'usual',
   make: '',
   model: '',
 }
@@ -86,6 +89,7 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   has_equaliser: sheet.has_equaliser,
   heat_aid: sheet.heat_aid,
   control_unit: sheet.control_unit,
+  matters: sheet.matters,
   make: sheet.make ?? '',
   model: sheet.model ?? '',
 })
@@ -123,6 +127,7 @@ const LABELS: Record<keyof UnitFields, string> = {
   has_equaliser: 'Equaliser',
   heat_aid: 'Glow plugs or heater flange',
   control_unit: 'Control unit awake to start',
+  matters: 'If it does not start',
   make: 'Make',
   model: 'Model',
 }

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Readings
+    # When each kind of round is due again, by the fleet's own intervals.
+    module Due
+      LIMITS = { 'batteries' => 'round.batteries_months', 'start' => 'round.start_months', 'charge' => 'round.charge_months' }.freeze
+      # By what was read a round is known to have been made.
+      TESTS = { 'batteries' => 'battery_test', 'start' => 'posts_cranking', 'charge' => 'charging_fast_idle' }.freeze
+
+      # @param kind [String] key of a round
+      # @param limits [Limits::Table]
+      # @return [Integer]
+      def self.months(kind, limits) = limits.fetch(LIMITS.fetch(kind)).value.round
+
+      # @param last [Date, nil] when it was made last
+      # @param months [Integer]
+      # @return [Date, nil] nil where it never was: it is due
+      # @example 2026-05-31 and 6 months   # => 2026-11-30
+      def self.on(last, months) = last && (last >> months)
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+require 'date'
+
+RSpec.describe Wattomneum::Readings::Due do
+  it 'counts months by the calendar' do
+    expect([described_class.on(Date.new(2026, 5, 31), 6), described_class.on(nil, 6)]).to eq([Date.new(2026, 11, 30), nil])
+  end
+
+  it 'goes by intervals that a fleet may set, for every round that there is' do
+    rounds = Wattomneum::Readings::Rounds::BY_KEY.keys
+    expect(rounds.map { |kind| described_class.months(kind, Wattomneum::Limits::Table.shipped) }).to eq([6, 12, 12])
+    described_class::TESTS.each { |kind, test| expect(Wattomneum::Readings::Rounds.fetch(kind).steps(parallel_pair).map { |step| step.test.key }).to include(test) }
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # What is due by kind of work: rounds whose interval has passed, grounds that nobody has looked after since. What was never made is counted
+    # apart, and asked for only where it has begun: a fleet that has just come in is not told that all of it is due.
+    class DueWork
+      CORE = Wattomneum
+      MOST = 5
+      MOST_ASKED = 200
+      # units: number, name, yard and when it was made last, longest ago first; never: units where it never was
+      Kind = Struct.new(:key, :label, :months, :due, :never, :units, keyword_init: true)
+
+      # @param now [Time]
+      # @param only [String, nil] the one kind that is asked for in full
+      def initialize(now:, only: nil)
+        @now = now
+        @only = only
+      end
+
+      # @return [Array<Kind>] those of which something is due, or was never made
+      def call
+        kinds = CORE::Readings::Rounds::ALL.map { |round| [round.key, round.label] } + [%w[grounds Grounds]]
+        kinds.select { |key, _| @only.nil? || @only == key }.map { |key, label| kind(key, label) }
+      end
+
+      private
+
+      def kind(key, label)
+        months = months(key)
+        last = key == 'grounds' ? last_service : last_reading(CORE::Readings::Due::TESTS.fetch(key))
+        due = last.where { last_at < Date.today << months } # months are longer than any yard's day
+        Kind.new(key: key, label: label, months: months, due: due.count, never: units(key).count - last.count,
+                 units: due.order(:last_at).limit(@only ? MOST_ASKED : MOST).all)
+      end
+
+      def months(key)
+        key == 'grounds' ? limits.fetch('ground.service_months').value.round : CORE::Readings::Due.months(key, limits)
+      end
+
+      def limits = @limits ||= FleetRules.new.limits
+
+      # Those that have what is read.
+      def units(key)
+        standing = Models::Unit.standing(false)
+        case key
+        when 'batteries' then standing.where { battery_count > 0 } # rubocop:disable Style/NumericPredicate -- a column
+        when 'start' then standing.exclude(usual_cranking_current_ampere: nil)
+        when 'charge' then standing.exclude(alternator_rating_ampere: nil)
+        else standing
+        end
+      end
+
+      # SQL: select * from (select unit.id, number, name, yard.name, last.taken_at as last_at from unit join yard cross join lateral
+      #      (select taken_at from reading where unit_id = unit.id and test_key = ? and <standing> order by taken_at desc limit 1) as last
+      #      where retired_at is null) as made
+      def last_reading(test_key)
+        key = CORE::Readings::Due::TESTS.key(test_key)
+        newest = Models::Reading.standing.where(Sequel[:reading][:unit_id] => Sequel[:unit][:id], Sequel[:reading][:test_key] => test_key)
+                                .order(Sequel.desc(Sequel[:reading][:taken_at])).limit(1).select(Sequel[:reading][:taken_at])
+        made(units(key).cross_join(newest.lateral.as(:last)), Sequel[:last][:taken_at])
+      end
+
+      # SQL: the same with (select unit_id, max(served_at) from ground_service group by unit_id)
+      def last_service
+        newest = Models::GroundService.group(:unit_id).select(:unit_id, Sequel.function(:max, :served_at).as(:served_at))
+        made(units('grounds').join(newest.as(:last), unit_id: Sequel[:unit][:id]), Sequel[:last][:served_at])
+      end
+
+      def made(rows, at)
+        DB.from(rows.naked.join(:yard, id: Sequel[:unit][:yard_id])
+                    .select(Sequel[:unit][:id], Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:yard][:name].as(:yard),
+                            Sequel[:yard][:time_zone], at.as(:last_at)).as(:made))
+      end
+    end
+  end
+end

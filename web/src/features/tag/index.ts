@@ -1,0 +1,1 @@
+export { TagPage } from './TagPage'

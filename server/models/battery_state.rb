@@ -41,7 +41,7 @@ module Server
         def alone(battery_ids) = Battery.where(id: battery_ids).order(:id).lock_style('FOR NO KEY UPDATE').select_map(:id)
 
         # SQL: select battery.id, test.*, rest.* from battery
-        #      left join lateral (newest standing battery_test that is not unproven, by its newest judgement) as test on true
+        #      left join lateral (newest standing battery_test or tester on the shelf that is not unproven, by its newest judgement) as test on true
         #      left join lateral (newest standing rest_voltage) as rest on true where battery.id in ?
         def fresh(battery_ids)
           health = Sequel.expr(100.0) * Sequel[:test][:value] / Sequel[:battery][:rating_ampere]
@@ -52,10 +52,20 @@ module Server
                          Sequel[:rest][:id].as(:rest_id), Sequel[:rest][:taken_at].as(:rest_at), Sequel[:rest][:value].as(:rest_volt))
         end
 
+        # In a unit or on the shelf, whichever came later.
         def newest_test
           judgement = Judgement.where(reading_id: Sequel[:reading][:id]).order(Sequel.desc(:made_at), :occasion).limit(1)
-          newest('battery_test').join(judgement.lateral.as(:judged), true).exclude(Sequel[:judged][:verdict] => 'unproven')
-                                .select_append(Sequel[:judged][:verdict], Sequel[:judged][:snapshot])
+          in_units = newest('battery_test').join(judgement.lateral.as(:judged), true).exclude(Sequel[:judged][:verdict] => 'unproven')
+                                           .select_append(Sequel[:judged][:verdict], Sequel[:judged][:snapshot])
+          db.from(in_units.naked.union(on_shelf, all: true, from_self: false).as(:tests)).order(Sequel.desc(:taken_at)).limit(1)
+        end
+
+        def on_shelf
+          ShelfCheck.naked.where(Sequel[:shelf_check][:battery_id] => Sequel[:battery][:id]).exclude(tester_ampere: nil).exclude(verdict: 'unproven')
+                    .order(Sequel.desc(:checked_at)).limit(1)
+                    .select(Sequel.cast(nil,
+                                        :uuid).as(:id), Sequel[:checked_at].as(:taken_at), Sequel[:tester_ampere].as(:value), :verdict, :snapshot)
+                    .from_self(alias: :shelf)
         end
 
         # A figure over none is no reading of it.

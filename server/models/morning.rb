@@ -6,6 +6,7 @@ module Server
     class Morning < Sequel::Model(:morning)
       unrestrict_primary_key
       CORE = Wattomneum
+      RAN = %w[started slow jumped helped].freeze
 
       class << self
         # @param entries [Array<Hash>] unit_id, outcome
@@ -27,23 +28,31 @@ module Server
           # In one order, whoever else enters them too.
           entries.sort_by { |one| one[:unit_id] }.each do |entry|
             unit = units.fetch(entry[:unit_id])
-            keep(unit, dawn, entry[:outcome], by: by, **forecast(nights[unit.yard_id], thresholds[unit.id]))
+            keep(unit, dawn, entry[:outcome], by: by,
+**forecast(nights[unit.yard_id], thresholds[unit.id], Unit.nights_parked(unit.parked_since, dawn)))
           end
+          it_ran(entries, dawn)
           StartThreshold.hear_mornings(units.keys)
         end
 
         private
 
         # What was forecast when it was said first stays beside it.
-        def keep(unit, dawn, outcome, by:, chance:, **night)
+        def keep(unit, dawn, outcome, by:, chance:, nights_parked:, **night)
           row = { outcome: outcome, person_id: by.id, said_at: Time.now.utc, **night }
           dataset.insert_conflict(target: %i[unit_id dawn], update: row)
-                 .insert(id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn, chance: chance, **row)
+                 .insert(id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn, chance: chance, nights_parked: nights_parked, **row)
         end
 
-        def forecast(night, threshold)
-          { low_celsius: night&.at_dawn, day_before_celsius: night&.day_before_celsius,
-            chance: night && threshold&.evening(**night.forecast)&.chance(night.low_celsius) }
+        def forecast(night, threshold, nights_parked)
+          { low_celsius: night&.at_dawn, day_before_celsius: night&.day_before_celsius, nights_parked: nights_parked,
+            chance: night && threshold&.evening(**night.forecast, nights_parked: nights_parked)&.chance(night.low_celsius) }
+        end
+
+        # What started stands no more; what stood since a later day was parked after it.
+        def it_ran(entries, dawn)
+          ran = entries.select { |one| RAN.include?(one[:outcome]) }.map { |one| one[:unit_id] }
+          Unit.where(id: ran).where { parked_since < dawn }.update(parked_since: nil)
         end
 
         def refuse_future(units, dawn)
@@ -55,7 +64,10 @@ module Server
       end
 
       # @return [CORE::ColdStart::Told::Dawn]
-      def to_core = CORE::ColdStart::Told::Dawn.new(outcome: outcome, low_celsius: low_celsius, day_before_celsius: day_before_celsius)
+      def to_core
+        CORE::ColdStart::Told::Dawn.new(outcome: outcome, low_celsius: low_celsius, day_before_celsius: day_before_celsius,
+                                        nights_parked: nights_parked)
+      end
     end
   end
 end

@@ -10,7 +10,7 @@ module Server
         # @param battery [Battery]
         # @param input [Hash] of Contracts::NewShelfCheck
         # @param by [Account]
-        # @return [ShelfCheck]
+        # @return [void]
         # @raise [Refusals::Question] where the volts are odd for one battery
         # @raise [Refusals::InvalidInput] if it is not on the shelf
         def note(battery, input, by:)
@@ -18,7 +18,8 @@ module Server
           volt = input[:rest_volt]
           ask(volt) if volt && !input[:confirmed]
           create(id: input[:id], battery_id: battery.id, rest_volt: volt, charged: input.fetch(:charged, false), person_id: by.id,
-                 checked_at: Sequel.function(:clock_timestamp))
+                 celsius: input[:celsius], checked_at: Sequel.function(:clock_timestamp), **tested(battery, input))
+          BatteryState.work_out([battery.id])
         end
 
         # SQL: select distinct on (battery_id) * from shelf_check where battery_id in ? order by battery_id, checked_at desc
@@ -36,6 +37,28 @@ module Server
 
           fitting = Fitting.current.eager(:unit).where(battery_id: battery.id).all.first or return
           raise Refusals::InvalidInput.new("It stands in #{fitting.unit.number}: read it there, in a job", fields: {})
+        end
+
+        # Judged as it was entered: what is found later beside it, it had not.
+        def tested(battery, input)
+          ampere = input[:tester_ampere] or return {}
+          ask_tester(battery, ampere) unless input[:confirmed]
+          judgement = Wattomneum::Batteries::ShelfTest.new(
+            battery.to_core, tester_ampere: ampere, rest_volt: input[:rest_volt], celsius: input[:celsius], settled: input.fetch(:settled, false),
+                             limits: Queries::FleetRules.new.limits
+          ).judgement
+          { tester_ampere: ampere, verdict: judgement.verdict, validity: judgement.validity,
+            snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)) }
+        end
+
+        def ask_tester(battery, ampere)
+          test = Wattomneum::Readings::Catalogue.fetch('battery_test')
+          system = Wattomneum::Units::ElectricalSystem.new(system_volt: 12, arrangement: 'single', battery_count: 1,
+                                                           usual_cranking_current_ampere: nil)
+          question = Wattomneum::Readings::Plausibility.question(test: test, value: ampere, system: system,
+                                                                 rated_ampere: battery.rating_ampere) or return
+          raise Refusals::Question.new(question.text, fields: { 'tester_ampere' => [question.text] },
+                                                      details: { question: question.to_h.merge(base_unit: 'A', test_key: 'tester_ampere') })
         end
 
         def ask(volt)

@@ -97,10 +97,11 @@ module Server
 
       # @param low_celsius [Float]
       # @param day_before_celsius [Float, nil]
-      # @return [CORE::ColdStart::Evening] of a unit that ran the day before
-      def evening(low_celsius:, day_before_celsius:)
+      # @param nights_parked [Integer] since it last ran
+      # @return [CORE::ColdStart::Evening]
+      def evening(low_celsius:, day_before_celsius:, nights_parked: 1)
         CORE::ColdStart::Evening.of(stored, capacity_ampere_hour: capacity_ampere_hour, low_celsius: low_celsius,
-day_before_celsius: day_before_celsius)
+                                            day_before_celsius: day_before_celsius, nights_parked: nights_parked)
       end
 
       private

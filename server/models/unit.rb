@@ -117,6 +117,26 @@ module Server
         foreseen
       end
 
+      # Nobody counts on more: a battery that stood so long is charged, not forecast (ours).
+      MOST_NIGHTS = 60
+
+      # @param since [Date, nil] the day it ran last; nil for one that runs
+      # @param today [Date] by the clock of its yard
+      # @return [Unit]
+      # @raise [Refusals::InvalidInput] for a day that is yet to come
+      def park(since, today:)
+        if since && since > today
+          raise Refusals::InvalidInput.new('That day is yet to come', fields: { 'since' => ["is after #{today.strftime('%-d %b')}"] })
+        end
+
+        update(parked_since: since)
+      end
+
+      # @param parked_since [Date, nil]
+      # @param dawn [Date]
+      # @return [Integer] nights since it last ran, one for a unit that runs
+      def self.nights_parked(parked_since, dawn) = parked_since ? (dawn - parked_since).to_i.clamp(1, MOST_NIGHTS) : 1
+
       private
 
       # What it will do on a cold morning, after something about it changed.

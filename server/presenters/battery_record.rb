@@ -11,7 +11,7 @@ module Server
           place: record.current && place(record.current), fittings: record.fittings.map { |fitting| place(fitting) },
           health_percent: record.state&.health_percent&.round(1), verdict: record.state&.verdict, tested_at: record.state&.tested_at&.iso8601,
           outlook: BatteryOutlook.call(record.trend, limits: record.limits), readings: record.readings.map { |row| reading(row, record) },
-          checks: record.checks.map { |check| { id: check.id, rest_volt: check.rest_volt, charged: check.charged, at: check.checked_at.iso8601 } } }
+          checks: record.checks.map { |check| shelf_check(check) } }
       end
 
       def self.place(fitting)
@@ -24,7 +24,12 @@ module Server
         { **Reading.call(row).slice(:id, :label, :short, :spoken, :taken_at, :condition_line), job_id: row.job_id, verdict: judged&.verdict,
           summary: judged&.snapshot&.fetch('summary', nil) }
       end
-      private_class_method :place, :reading
+
+      def self.shelf_check(check)
+        { id: check.id, rest_volt: check.rest_volt, charged: check.charged, at: check.checked_at.iso8601, tester_ampere: check.tester_ampere,
+          verdict: check.verdict, summary: check.snapshot&.fetch('summary', nil), instead: check.snapshot&.fetch('instead', nil) }
+      end
+      private_class_method :place, :reading, :shelf_check
     end
   end
 end

@@ -7,7 +7,7 @@ module Server
       def self.call(unit)
         { id: unit.id, number: unit.number, name: unit.name, kind: unit.kind, yard: unit.yard.name, time_zone: unit.yard.time_zone,
           system: system_words(unit),
-          open_jobs: unit.values.fetch(:open_jobs, 0), retired: !unit.retired_at.nil?,
+          open_jobs: unit.values.fetch(:open_jobs, 0), held: unit.values.fetch(:held, false), retired: !unit.retired_at.nil?,
           lock_version: unit.lock_version }
       end
 

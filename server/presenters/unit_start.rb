@@ -14,12 +14,13 @@ module Server
       end
 
       def call
-        { forecast: @query.row && forecast, today: @query.today.iso8601, outcome: @query.mornings.find { |one| one.dawn == @query.today }&.outcome,
-          mornings: @query.mornings.map { |one| morning(one) } }
+        { forecast: @query.row && forecast, parked_since: @query.unit.parked_since&.iso8601, nights_parked: @query.nights_parked,
+          today: @query.today.iso8601, outcome: this_morning&.outcome, mornings: @query.mornings.map { |one| morning(one) } }
       end
 
       private
 
+      def this_morning = @query.mornings.find { |one| one.dawn == @query.today }
       def row = @query.row
       def evening = @query.evening
       def low = @query.night&.low_celsius

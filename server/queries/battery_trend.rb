@@ -29,10 +29,12 @@ module Server
 
       # SQL: select battery_id, counts, avg(day) as day, percentile_cont(0.5) within group (order by health) as health
       #      from (select battery_id, taken_at, 100 * value / rating_ampere, <its newest judgement is usable> from battery
-      #            cross join lateral (its newest 200 standing tests) where battery.id in ?) as tests
+      #            cross join lateral (its newest 200 standing tests) where battery.id in ?
+      #       union all tests of shelf_check) as tests
       #      group by battery_id, counts, floor(epoch / 14 days) order by day
       def rows
-        @rows ||= DB.from(tests.as(:tests)).group(:battery_id, :counts, Sequel.function(:floor, Sequel[:epoch] / FORTNIGHT_SECONDS))
+        all = tests.union(shelf_tests, all: true, from_self: false).as(:tests)
+        @rows ||= DB.from(all).group(:battery_id, :counts, Sequel.function(:floor, Sequel[:epoch] / FORTNIGHT_SECONDS))
                     .select(:battery_id, :counts, (Sequel.function(:avg, :epoch) / DAY_SECONDS).as(:day),
                             Sequel.function(:percentile_cont, 0.5).within_group(:health).as(:health))
                     .order(:day).all.group_by { |row| row[:battery_id] }
@@ -45,6 +47,15 @@ module Server
                        .select(Sequel[:battery][:id].as(:battery_id), Sequel.cast(Sequel.extract(:epoch, Sequel[:test][:taken_at]), Float).as(:epoch),
                                (Sequel.expr(100.0) * Sequel[:test][:value] / Sequel[:battery][:rating_ampere]).as(:health),
                                Sequel.expr(usable => USABLE).as(:counts))
+      end
+
+      # What a tester showed on the shelf.
+      def shelf_tests
+        Models::ShelfCheck.naked.join(:battery, id: Sequel[:shelf_check][:battery_id]).where(Sequel[:battery][:id] => @battery_ids)
+                          .exclude(tester_ampere: nil)
+                          .select(Sequel[:battery][:id].as(:battery_id), Sequel.cast(Sequel.extract(:epoch, :checked_at), Float).as(:epoch),
+                                  (Sequel.expr(100.0) * :tester_ampere / Sequel[:battery][:rating_ampere]).as(:health),
+                                  Sequel.expr(validity: USABLE).as(:counts))
       end
 
       def newest

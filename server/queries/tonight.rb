@@ -17,7 +17,7 @@ module Server
       # id and dawn; systems: of units for which something is planned, by id
       Result = Struct.new(:yards, :dawns, :today, :nights, :lines, :others, :untested, :outcomes, :plans, :systems, :record,
                           keyword_init: true)
-      Line = Struct.new(:row, :evening, :chance, :low_celsius, keyword_init: true)
+      Line = Struct.new(:row, :evening, :chance, :low_celsius, :nights_parked, keyword_init: true)
       # Of mornings that were entered: named with over half and failed; failed, and on that list
       Record = Struct.new(:named, :named_failed, :failed, keyword_init: true)
 
@@ -57,22 +57,31 @@ module Server
       # In the rough order of their chances, many more than are shown: exactly they are worked out one by one.
       #
       # SQL: select start_threshold.*, number, name, yard_id, yard.name, time_zone from <foreseen> join night on yard_id
-      #      where (yard_id, dawn) in (...) order by (celsius - low_celsius) / sqrt(variance + 9) desc limit 400
+      #      where (yard_id, dawn) in (...) order by (celsius + <what standing costs> - low_celsius) / sqrt(variance + 9) desc limit 400
       def likely
         return [] if dawns.empty?
 
-        off = Sequel[:start_threshold][:celsius] - Sequel[:night][:low_celsius]
+        off = Sequel[:start_threshold][:celsius] + standing_costs - Sequel[:night][:low_celsius]
         rough = off / Sequel.function(:sqrt, Sequel[:start_threshold][:variance] + MORNING_VARIANCE)
         foreseen.join(Models::Night.where(coming).as(:night), yard_id: Sequel[:unit][:yard_id]).order(Sequel.desc(rough)).limit(MOST_WEIGHED)
                 .select_all(:start_threshold)
-                .select_append(*%i[matters number name yard_id].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
+                .select_append(*%i[matters parked_since number name yard_id].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
                                Sequel[:yard][:time_zone]).all
+      end
+
+      # Degrees that nights of standing cost by what stays awake.
+      def standing_costs
+        a_night = %w[awake_ampere losses].map { |key| Wattomneum::ColdStart::Table.figure('charge', key) }.reduce(:*) * 24
+        nights = Sequel.function(:greatest, Sequel[:night][:dawn] - Sequel[:unit][:parked_since] - 1, 0)
+        Sequel.function(:coalesce,
+                        nights * a_night * Sequel[:start_threshold][:degrees_per_charge] / Sequel[:start_threshold][:capacity_ampere_hour], 0)
       end
 
       def line(row)
         night = nights.fetch(row[:yard_id])
-        evening = Models::StartThreshold.call(row).evening(**night.forecast)
-        Line.new(row: row, evening: evening, chance: evening.chance(night.low_celsius), low_celsius: night.low_celsius)
+        parked = Models::Unit.nights_parked(row[:parked_since], night.dawn)
+        evening = Models::StartThreshold.call(row).evening(**night.forecast, nights_parked: parked)
+        Line.new(nights_parked: parked, row: row, evening: evening, chance: evening.chance(night.low_celsius), low_celsius: night.low_celsius)
       end
 
       # What cannot wait before what another can do.

@@ -5,7 +5,7 @@ module Server
     # Units by yard and number, a page at a time, by what they were narrowed to.
     class UnitList
       PAGE = 100
-      STATES = %w[down batteries retired].freeze
+      STATES = %w[down held batteries retired].freeze
       # units: of this page; after: what the next page goes on from, nil after the last; total: of all that fit; yards and classes: how many
       # units in service each has
       Result = Struct.new(:units, :after, :total, :yards, :classes, keyword_init: true)
@@ -23,14 +23,17 @@ module Server
 
       private
 
-      # SQL: select unit.*, (select count(*) from job where unit_id = unit.id and state in ('open', 'parked')) as open_jobs
+      # SQL: select unit.*, (select count(*) from job where unit_id = unit.id and state in ('open', 'parked')) as open_jobs,
+      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null) as held
       #      from unit join yard on yard.id = yard_id where <filter> and (yard.name, number) > (those of the last unit shown)
       #      order by yard.name, number limit 101; yards of those
       def rows
         unfinished = Models::Job.unfinished.where(Sequel[:job][:unit_id] => Sequel[:unit][:id]).select { count.function.* }
         following(fitting).eager(:yard).order(Sequel[:yard][:name], :number).select_all(:unit)
-                          .select_append(unfinished.as(:open_jobs))
+                          .select_append(unfinished.as(:open_jobs), holding.as(:held))
       end
+
+      def holding = Models::Notice.holding.where(Sequel[:notice][:unit_id] => Sequel[:unit][:id]).select(1).exists
 
       def following(units)
         return units if @filter[:after].nil?
@@ -58,6 +61,7 @@ module Server
       def in_state(units)
         case @filter[:state]
         when 'down' then units.where(Sequel[:unit][:id] => Models::Job.unfinished.select(:unit_id))
+        when 'held' then units.where(Sequel[:unit][:id] => Models::Notice.holding.select(:unit_id))
         when 'batteries'
           units.where(Sequel[:unit][:id] => Models::Fitting.current.where(battery_id: Models::BatteryState.to_mind.select(:battery_id)).select(:unit_id))
         else units

@@ -24,9 +24,13 @@ module Server
       # @return [Date] by the clock of its yard
       def today = @today ||= Models::Yard.day_of(@now, unit.yard.time_zone)
 
+      # @return [Integer] until the coming dawn
+      def nights_parked = Models::Unit.nights_parked(unit.parked_since, Models::Night.dawns(@now).fetch(unit.yard_id))
+
       # @return [CORE::ColdStart::Evening] of the coming night; of a usual one where nobody said how cold it gets
       def evening
-        @evening ||= row.evening(low_celsius: night&.low_celsius || 0.0, day_before_celsius: night&.day_before_celsius)
+        @evening ||= row.evening(low_celsius: night&.low_celsius || 0.0, day_before_celsius: night&.day_before_celsius,
+                                 nights_parked: nights_parked)
       end
 
       # @return [Array<CORE::ColdStart::Remedies::Remedy>]

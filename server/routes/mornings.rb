@@ -11,7 +11,7 @@ module Server
 
       get '/api/units/:id/start' do
         allow!(:read)
-        json(Presenters::UnitStart.call(Queries::UnitStart.new(find!(Models::Unit.dataset, id_param, 'unit'), now: Time.now.utc)))
+        json(start(find!(Models::Unit.dataset, id_param, 'unit')))
       end
 
       put '/api/yards/:id/night' do
@@ -19,6 +19,13 @@ module Server
         once(200, :tonight) do
           Models::Night.say(find!(Models::Yard.dataset, id_param, 'yard'), contract!(Contracts::NightFields))
           nil
+        end
+      end
+
+      put '/api/units/:id/parked' do
+        allow!(:say_morning)
+        once(200, :start) do
+          hold!(Models::Unit.dataset, id_param, 'unit').park(contract!(Contracts::Parked)[:since], today: today_at_its_yard)
         end
       end
 
@@ -42,6 +49,8 @@ module Server
 
       private
 
+      def start(unit) = Presenters::UnitStart.call(Queries::UnitStart.new(unit.is_a?(String) ? Models::Unit.with_pk!(unit) : unit, now: Time.now.utc))
+      def today_at_its_yard = Models::Yard.day_of(Time.now.utc, find!(Models::Unit.dataset, id_param, 'unit').yard.time_zone)
       def tonight = Presenters::Tonight.call(Queries::Tonight.new(now: Time.now.utc).call)
     end
   end

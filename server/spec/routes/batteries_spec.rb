@@ -82,6 +82,33 @@ RSpec.describe Server::Routes::Batteries do
     expect(record['readings'].map { |reading| reading['spoken'] }).to eq(['640 A', '12.62 V'])
   end
 
+  it 'tests one on the shelf as well as in a unit: charge and retest, then its health, its trend and what goes with it' do
+    one = a_spare
+    check(one, rest_volt: 12.2, tester_ampere: 480, celsius: 12, settled: true)
+    flat = read("/api/batteries/#{one['id']}")
+    expect([flat['health_percent'], flat['checks'].first]).to match([nil, include('verdict' => 'unproven', 'instead' => 'Charge it and test again')])
+    check(one, charged: true)
+    check(one, rest_volt: 12.65, tester_ampere: 680, celsius: 12, settled: true)
+    record = read("/api/batteries/#{one['id']}")
+    expect([record['health_percent'], record['verdict'], record['outlook']['points'].map do |point|
+      point['counts']
+    end]).to eq([85.0, 'sound', [false, true]])
+    expect([spare(one)['health_percent'], read('/api/shelf')['untested']]).to match([85.0, satisfy { |tags| !tags.include?(one['tag']) }])
+    unit = a_unit(batteries: false)
+    write(:post, "/api/units/#{unit.id}/fittings", { position: 'A', battery_id: one['id'] })
+    expect(Server::Models::BatteryState[one['id']].health_percent).to eq(85.0)
+    expect { Server::Models::BatteryState.work_out_all }.not_to(change { Server::Models::BatteryState[one['id']].values })
+  end
+
+  it 'asks about a tester over the label, and wants the volts before it' do
+    one = a_spare
+    check(one, rest_volt: 12.65, tester_ampere: 6800, celsius: 12, settled: true)
+    values = error['question']['options'].map { |option| option['value'] }
+    expect([status, error['question']['test_key'], values]).to eq([422, 'tester_ampere', [nil, 680.0]])
+    check(one, tester_ampere: 680)
+    expect([status, error['fields'].keys]).to eq([422, ['rest_volt']])
+  end
+
   it 'scraps one with a reason, lets nobody fit it, and takes that back' do
     one = a_spare
     gone = write(:post, "/api/batteries/#{one['id']}/scrap", { reason: 'case cracked' })

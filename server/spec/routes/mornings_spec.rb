@@ -187,4 +187,32 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     expect(Server::Models::StartThreshold.work_out_all).to be >= 2
     expect(units.map { |unit| threshold(unit).values.except(:worked_out_at) }).to eq(rows)
   end
+
+  # Each night awake costs 0.04 A x 24 h x 1.25 of its Ah (handbook of cold starts); what it costs in degrees is its own.
+  it 'counts the nights a unit stands, in the evening and in what its morning teaches, until it runs' do
+    unit = a_unit
+    park = ->(since) { write(:put, "/api/units/#{unit.id}/parked", { since: since&.iso8601 }) }
+    crank_test(unit).then { |job| Server::Models::Job.where(id: job['id']).update(state: 'cancelled', ended_at: Time.now.utc) }
+    say_night(low_celsius: -20.0)
+    before = line(unit)
+    dawn = Date.iso8601(night['dawn'])
+    park.call(dawn - 12)
+    expect([line(unit)['nights_parked'], line(unit)['chance'] > before['chance'], before['nights_parked']]).to eq([12, true, 1])
+    say_morning(unit, 'failed')
+    told = Server::Models::Morning.first(unit_id: unit.id)
+    expect([told.nights_parked > 1, Server::Models::Unit[unit.id].parked_since]).to eq([true, dawn - 12])
+    say_morning(unit, 'jumped')
+    expect(Server::Models::Unit[unit.id].parked_since).to be_nil
+    park.call(Date.today + 5)
+    expect([status, error['fields'].keys]).to eq([422, ['since']])
+  end
+
+  it 'puts what cannot wait before a likelier failure that another can stand in for' do
+    spare = a_unit(matters: 'spare')
+    urgent = a_unit(matters: 'urgent', usual_cranking_current_ampere: 550.0)
+    say_night(low_celsius: -20.0)
+    order = tonight['lines'].map { |one| one['unit_id'] } & [spare.id, urgent.id]
+    expect([line(spare)['chance'] > line(urgent)['chance'], order]).to eq([true, [urgent.id, spare.id]])
+    expect(line(urgent)['matters']).to eq('cannot wait')
+  end
 end

@@ -83,6 +83,10 @@ RSpec.describe Server::Routes::Units do
     take(job, 'rest_voltage', '12.6', position: 'A')
     take(job, 'battery_test', '400', position: 'A')
     expect(listed("yard=#{yard.id}&state=batteries")).to eq([unit.number])
+    write(:post, "/api/units/#{unit.id}/notices", { id: SecureRandom.uuid, what: 'Cable worn through', severity: 'holds' })
+    expect([listed("yard=#{yard.id}&state=held"), read("/api/units?yard=#{yard.id}")['units'].map do |one|
+      one['held']
+    end]).to match([[unit.number], include(true)])
   end
 
   it 'refuses a list that can not be: a yard that is none, a state unknown, a unit to go on from that is none' do

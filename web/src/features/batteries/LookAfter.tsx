@@ -7,23 +7,36 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
 
-const UNREAD = { volt: '' }
+const UNREAD = { volt: '', tester: '', celsius: '', settled: false }
 const UNSAID = { reason: '' }
 const NOTHING = {}
 
 function Check({ battery }: { battery: BatteryRecord }) {
   const check = useWrite<typeof UNREAD, BatteryRecord>({ name: `check:${battery.id}`, empty: UNREAD })
   const question = check.error?.question
-  const read = (volt: number | string | null, confirmed: boolean) =>
-    void check.write((id) => checkSpare(battery, { id, rest_volt: volt as number, confirmed }))
-  const typed = numberFrom(check.value.volt)
+  const { value } = check
+  const typed = numberFrom(value.volt)
+  const tester = numberFrom(value.tester)
+  /** As typed, but for what was asked about and meant otherwise. */
+  const read = (meant: { volt?: number; tester?: number }, confirmed: boolean) =>
+    void check.write((id) => {
+      const rest = { id, rest_volt: (meant.volt ?? typed) as number, confirmed }
+      if (tester === null) return checkSpare(battery, rest)
+      const celsius = value.celsius.trim() === '' ? null : value.celsius
+      return checkSpare(battery, {
+        ...rest,
+        tester_ampere: (meant.tester ?? tester) as number,
+        celsius,
+        settled: value.settled,
+      })
+    })
   return (
     <form
       className="flex flex-col gap-3"
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        read(typed, false)
+        read({}, false)
       }}
     >
       <Field
@@ -38,16 +51,58 @@ function Check({ battery }: { battery: BatteryRecord }) {
             inputMode="decimal"
             value={check.value.volt}
             onChange={(event) => {
-              check.change({ volt: event.target.value })
+              check.change({ ...value, volt: event.target.value })
             }}
           />
         )}
       </Field>
+      <div className="grid grid-cols-2 gap-4">
+        <Field
+          label="Tester, A"
+          help="Set to its label; empty if not tested"
+          error={question ? undefined : check.error?.fields.tester_ampere?.[0]}
+        >
+          {(wiring) => (
+            <input
+              {...wiring}
+              inputMode="decimal"
+              value={value.tester}
+              onChange={(event) => {
+                check.change({ ...value, tester: event.target.value })
+              }}
+            />
+          )}
+        </Field>
+        <Field label="Its case, °C" error={check.error?.fields.celsius?.[0]}>
+          {(wiring) => (
+            <input
+              {...wiring}
+              value={value.celsius}
+              onChange={(event) => {
+                check.change({ ...value, celsius: event.target.value })
+              }}
+            />
+          )}
+        </Field>
+      </div>
+      {value.tester.trim() !== '' && (
+        <label className="flex min-h-12 items-center gap-3">
+          <input
+            type="checkbox"
+            checked={value.settled}
+            onChange={(event) => {
+              check.change({ ...value, settled: event.target.checked })
+            }}
+          />
+          Rested four hours, or its surface charge taken off
+        </label>
+      )}
       {question && (
         <AskedBack
           question={question}
           onAnswer={(meant) => {
-            read(meant ?? typed, true)
+            const of = question.test_key === 'tester_ampere' ? 'tester' : 'volt'
+            read(meant === null ? {} : { [of]: meant }, true)
           }}
         />
       )}
@@ -124,7 +179,14 @@ function Checks({ battery }: { battery: BatteryRecord }) {
     <ol aria-label="Looked after">
       {battery.checks.slice(0, SHOWN).map((check) => (
         <li key={check.id} className="rule-below flex justify-between gap-4 py-1">
-          <span>{check.charged ? 'charged to full' : `${String(check.rest_volt)} V at rest`}</span>
+          <span>
+            {check.charged ? 'charged to full' : `${String(check.rest_volt)} V at rest`}
+            {check.tester_ampere !== null && `, tester ${check.tester_ampere} A`}
+            {check.summary && <span className="block">{check.summary}</span>}
+            {check.instead && check.verdict === 'unproven' && (
+              <span className="block font-semibold">{check.instead}</span>
+            )}
+          </span>
           <span className="text-quiet">{spokenDay(check.at, HERE)}</span>
         </li>
       ))}

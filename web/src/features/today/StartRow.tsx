@@ -31,6 +31,7 @@ export function StartRow({ line, night }: { line: StartLine; night: Night | unde
         <span className="block text-quiet">
           {line.yard}
           {line.matters && `, ${line.matters}`}
+          {line.nights_parked > 1 && `, parked ${line.nights_parked} nights`}
         </span>
       </span>
       {night && !night.morning && line.verdict !== 'sound' && (

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { unitStart, type UnitStart } from '../../shared/api/tonight'
 import type { UnitSheet } from '../../shared/api/types'
 import { MarginChart } from './MarginChart'
+import { Parked } from './Parked'
 import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
 import { spokenDate } from '../../shared/quantities/when'
@@ -93,6 +94,7 @@ export function ColdStart({ sheet }: { sheet: UnitSheet }) {
         Cold start
       </h2>
       <Foretold forecast={start.forecast} />
+      {may && !sheet.retired && <Parked sheet={sheet} start={start} />}
       {may && !sheet.retired && (
         <div className="flex flex-col gap-2">
           <h3 className="font-bold">How did it start this morning?</h3>

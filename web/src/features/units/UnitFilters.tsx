@@ -3,6 +3,7 @@ import { Field } from '../../shared/ui/Field'
 
 const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
   down: 'With an open job',
+  held: 'Held',
   batteries: 'With a battery to mind',
   retired: 'Retired',
 }

@@ -15,10 +15,10 @@ export function UnitRow({ unit }: { unit: UnitLine }) {
           {unit.name}
           <span className="block text-quiet">{unit.system}</span>
         </span>
-        {unit.open_jobs > 0 && (
+        {(unit.held || unit.open_jobs > 0) && (
           <span className="flex items-center gap-2">
             <VerdictMark verdict="act" word={false} />
-            <span className="font-label font-bold">open job</span>
+            <span className="font-label font-bold">{unit.held ? 'held' : 'open job'}</span>
           </span>
         )}
       </Link>

@@ -37,6 +37,10 @@ export const sayNight = (night: Night, fields: Omit<Schemas['NightFields'], 'daw
 export const sayMornings = (dawn: string, entries: { unit_id: string; outcome: Outcome }[], words: string) =>
   wish('post', '/api/mornings', {}, { dawn, entries }, words)
 
+/** Since when a unit stands; nothing for one that runs. */
+export const parkUnit = (unit: { id: string; number: string }, since: string | null) =>
+  wish('put', '/api/units/{id}/parked', { id: unit.id }, { since }, `Since when ${unit.number} stands`)
+
 /** One thing that will be done for a unit before that dawn, or will not. */
 export const planEvening = (unit: { id: string; name: string }, tick: Schemas['EveningPlan']) =>
   wish('put', '/api/units/{id}/plan', { id: unit.id }, tick, `What will be done for ${unit.name}`)

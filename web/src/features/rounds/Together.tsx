@@ -48,7 +48,7 @@ export function DriftLine({ data }: { data: Round }) {
       <Trend
         label="Regulated voltage"
         unit="V"
-        room={0.2}
+        air={0.2}
         points={drift.points.map((point) => ({ day: point.day, value: point.volt, counts: point.counts }))}
         limits={[
           { value: drift.high_volt, words: `most ${drift.high_volt} V` },

@@ -2,11 +2,13 @@ import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { useId } from 'react'
 import type { Curve, Trace } from '../../shared/api/traces'
-import { useWide } from '../../shared/ui/useWide'
+import { useRoom } from '../../shared/ui/useRoom'
 
-/** On a phone the same letters stand in a narrower frame. */
-const WIDE = { width: 720, height: 340, ticks: 6 }
-const NARROW = { width: 420, height: 320, ticks: 4 }
+const HEIGHT = 360
+/** Before anybody knows how wide its place is. */
+const UNMEASURED = 320
+/** Pixels that a label on the time line takes, at least. */
+const LABEL = 80
 const LEFT = 52
 const RIGHT = 64
 const TOP = 18
@@ -34,7 +36,9 @@ function figure(trace: Trace, key: string) {
 /** A start as it was recorded: posts and current over time, what was found in them marked, the last sound start behind. */
 export function TraceChart({ trace }: { trace: Trace }) {
   const id = useId()
-  const { width, height, ticks } = useWide() ? WIDE : NARROW
+  const [element, room] = useRoom<HTMLElement>()
+  const width = room || UNMEASURED
+  const ticks = Math.max(Math.min(Math.floor(width / LABEL), 7), 3)
   const { marks, curve, before } = trace
   const [from, to] = [Math.max(0, marks.from - AROUND_SECOND), marks.to + AROUND_SECOND]
   const seen = (stretch: Stretch) => stretch.second >= from && stretch.second <= to
@@ -44,8 +48,8 @@ export function TraceChart({ trace }: { trace: Trace }) {
   const volts = [...here, ...then].flatMap((one) => (one.low === null ? [] : [one.low, one.high ?? one.low]))
   const flows = here.flatMap((one) => (one.ampere === null ? [] : [one.ampere]))
   const x = scaleLinear([from, Math.min(to, here.at(-1)?.second ?? to)], [LEFT, width - RIGHT])
-  const y = scaleLinear([Math.min(...volts, 0), Math.max(...volts)], [height - BOTTOM, TOP]).nice(ticks)
-  const z = scaleLinear([0, Math.max(...flows, 1) * 1.05], [height - BOTTOM, TOP]).nice(ticks)
+  const y = scaleLinear([Math.min(...volts, 0), Math.max(...volts)], [HEIGHT - BOTTOM, TOP]).nice(ticks)
+  const z = scaleLinear([0, Math.max(...flows, 1) * 1.05], [HEIGHT - BOTTOM, TOP]).nice(ticks)
   const posts = (stretches: Stretch[]) => drawn(stretches.flatMap(both).map(([second, volt]) => [x(second), y(volt)]))
   const current = drawn(here.map((one) => [x(one.second), one.ampere === null ? Number.NaN : z(one.ampere)]))
   const hasVolts = volts.length > 0
@@ -53,9 +57,9 @@ export function TraceChart({ trace }: { trace: Trace }) {
   const label = (second: number) => (second - marks.from).toFixed(1).replace('-', '−')
   const lowest = marks.lowest === null ? undefined : here.find((one) => one.second >= (marks.lowest ?? 0))
   return (
-    <figure aria-labelledby={id}>
+    <figure ref={element} aria-labelledby={id}>
       <svg
-        viewBox={`0 0 ${width} ${height}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         className="w-full"
         role="img"
         aria-label="Posts and current over the seconds of the start, the table beside says the same"
@@ -65,7 +69,7 @@ export function TraceChart({ trace }: { trace: Trace }) {
             x={x(marks.settled[0] ?? 0)}
             y={TOP}
             width={Math.max(x(marks.settled[1] ?? 0) - x(marks.settled[0] ?? 0), 1)}
-            height={height - BOTTOM - TOP}
+            height={HEIGHT - BOTTOM - TOP}
             className="fill-hair/40"
           />
         )}
@@ -74,18 +78,18 @@ export function TraceChart({ trace }: { trace: Trace }) {
         ))}
         {hasVolts &&
           y.ticks(ticks).map((tick) => (
-            <text key={tick} x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-ink text-[15px]">
+            <text key={tick} x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-ink text-[16px]">
               {tick} V
             </text>
           ))}
         {hasFlow &&
           z.ticks(ticks).map((tick) => (
-            <text key={tick} x={width - RIGHT + 8} y={z(tick) + 5} className="fill-copper text-[15px]">
+            <text key={tick} x={width - RIGHT + 8} y={z(tick) + 5} className="fill-copper text-[16px]">
               {tick} A
             </text>
           ))}
         {x.ticks(ticks).map((tick) => (
-          <text key={tick} x={x(tick)} y={height - 12} textAnchor="middle" className="fill-quiet text-[15px]">
+          <text key={tick} x={x(tick)} y={HEIGHT - 12} textAnchor="middle" className="fill-quiet text-[16px]">
             {label(tick)} s
           </text>
         ))}
@@ -95,7 +99,7 @@ export function TraceChart({ trace }: { trace: Trace }) {
         {lowest?.low != null && (
           <g>
             <circle cx={x(lowest.second)} cy={y(lowest.low)} r="6" strokeWidth="2" className="fill-ground stroke-ink" />
-            <text x={x(lowest.second) + 12} y={y(lowest.low) + 5} className="fill-ink text-[15px] font-semibold">
+            <text x={x(lowest.second) + 12} y={y(lowest.low) + 5} className="fill-ink text-[16px] font-semibold">
               {figure(trace, 'lowest_volt')} as it bites
             </text>
           </g>
@@ -103,9 +107,9 @@ export function TraceChart({ trace }: { trace: Trace }) {
         {marks.settled && (
           <text
             x={(x(marks.settled[0] ?? 0) + x(marks.settled[1] ?? 0)) / 2}
-            y={height - BOTTOM - 10}
+            y={HEIGHT - BOTTOM - 10}
             textAnchor="middle"
-            className="fill-ink text-[15px] font-semibold"
+            className="fill-ink text-[16px] font-semibold"
           >
             settled:{' '}
             {[figure(trace, 'settled_volt'), figure(trace, 'settled_ampere'), figure(trace, 'rpm')]

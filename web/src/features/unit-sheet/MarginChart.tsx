@@ -2,13 +2,15 @@ import { scaleLinear } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { useId } from 'react'
 import type { UnitStart } from '../../shared/api/tonight'
+import { useRoom } from '../../shared/ui/useRoom'
 
 type Forecast = NonNullable<UnitStart['forecast']>
 
-const WIDTH = 440
-const HEIGHT = 190
-const LEFT = 48
-const RIGHT = 14
+const HEIGHT = 200
+/** Before anybody knows how wide its place is. */
+const UNMEASURED = 320
+const LEFT = 56
+const RIGHT = 24
 const TOP = 14
 const BOTTOM = 32
 const TICKS = [0, 50, 100]
@@ -20,32 +22,34 @@ const cold = (celsius: number) => `${String(celsius).replace('-', '−')} °C`
 /** How likely it is not to start, by how cold the night gets: where tonight lies on it. */
 export function MarginChart({ forecast }: { forecast: Forecast }) {
   const id = useId()
+  const [figure, room] = useRoom<HTMLElement>()
+  const width = room || UNMEASURED
   const { curve, low_celsius: low } = forecast
-  const x = scaleLinear([curve[0]?.celsius ?? -30, curve.at(-1)?.celsius ?? 12], [LEFT, WIDTH - RIGHT]).clamp(true)
+  const x = scaleLinear([curve[0]?.celsius ?? -30, curve.at(-1)?.celsius ?? 12], [LEFT, width - RIGHT]).clamp(true)
   const y = scaleLinear([0, 100], [HEIGHT - BOTTOM, TOP])
   const path = line<Forecast['curve'][number]>(
     (point) => x(point.celsius),
     (point) => y(point.percent),
   ).curve(curveMonotoneX)(curve)
   return (
-    <figure aria-labelledby={id}>
+    <figure ref={figure} aria-labelledby={id}>
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         className="w-full"
         role="img"
         aria-label="Chance of no start by temperature, the table below says the same"
       >
         {TICKS.map((tick) => (
           <g key={tick}>
-            <path d={`M${LEFT} ${y(tick)}H${WIDTH - RIGHT}`} className="stroke-hair" />
-            <text x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-quiet text-[14px]">
+            <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} className="stroke-hair" />
+            <text x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-quiet text-[16px]">
               {tick} %
             </text>
           </g>
         ))}
-        <path d={`M${LEFT} ${y(EVEN)}H${WIDTH - RIGHT}`} className="stroke-act" strokeWidth="2" strokeDasharray="7 5" />
+        <path d={`M${LEFT} ${y(EVEN)}H${width - RIGHT}`} className="stroke-act" strokeWidth="2" strokeDasharray="7 5" />
         {DEGREES.map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" className="fill-quiet text-[14px]">
+          <text key={tick} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" className="fill-quiet text-[16px]">
             {cold(tick)}
           </text>
         ))}
@@ -54,10 +58,10 @@ export function MarginChart({ forecast }: { forecast: Forecast }) {
           <g>
             <path d={`M${x(low)} ${TOP}V${HEIGHT - BOTTOM}`} className="stroke-copper" strokeWidth="2.5" />
             <text
-              x={x(low) + (x(low) > WIDTH / 2 ? -8 : 8)}
+              x={x(low) + (x(low) > width / 2 ? -8 : 8)}
               y={TOP + 14}
-              textAnchor={x(low) > WIDTH / 2 ? 'end' : 'start'}
-              className="fill-copper text-[14px] font-semibold"
+              textAnchor={x(low) > width / 2 ? 'end' : 'start'}
+              className="fill-copper text-[16px] font-semibold"
             >
               tonight {cold(low)}
             </text>

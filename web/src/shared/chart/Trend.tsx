@@ -1,7 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { line } from 'd3-shape'
 import { useId } from 'react'
-import { useWide } from '../ui/useWide'
+import { useRoom } from '../ui/useRoom'
 import { spokenDate } from '../quantities/when'
 
 export interface TrendPoint {
@@ -19,14 +19,16 @@ interface Props {
   /** What it is held against: one limit, or the two of a band. */
   limits: { value: number; words: string }[]
   /** Air above the highest and below the lowest, in its unit. */
-  room?: number
+  air?: number
   /** When the line will reach the limit, at the earliest and at the latest; an open end is drawn to the edge. */
   reaches: { from: string | null; to: string | null } | null
 }
 
-/** On a phone the same letters stand in a narrower frame. */
-const WIDE = { width: 720, height: 260, ticks: 5 }
-const NARROW = { width: 420, height: 260, ticks: 3 }
+const HEIGHT = 260
+/** Before anybody knows how wide its place is. */
+const UNMEASURED = 320
+/** Pixels that a label on the time line takes, at least. */
+const LABEL = 110
 const LEFT = 56
 const RIGHT = 16
 const TOP = 16
@@ -37,16 +39,18 @@ const timeOf = (day: string) => new Date(`${day}T00:00:00Z`)
 const monthOf = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })
 
 /** A figure over time with the limit it is held against, the time in which it will reach that, and the table behind it. */
-export function Trend({ label, unit, points, limits, room = 5, reaches }: Props) {
+export function Trend({ label, unit, points, limits, air = 5, reaches }: Props) {
   const id = useId()
-  const { width, height, ticks } = useWide() ? WIDE : NARROW
+  const [element, room] = useRoom<HTMLElement>()
+  const width = room || UNMEASURED
+  const ticks = Math.max(Math.min(Math.floor(width / LABEL), 6), 2)
   const days = points.map((point) => timeOf(point.day).getTime())
   const ends = [reaches?.from, reaches?.to].flatMap((day) => (day ? [timeOf(day).getTime()] : []))
   const first = Math.min(...days)
   const last = Math.max(...days, ...ends, first + 60 * DAY_MILLISECONDS)
   const x = scaleTime([new Date(first), new Date(last)], [LEFT, width - RIGHT])
   const values = [...points.map((point) => point.value), ...limits.map((limit) => limit.value)]
-  const y = scaleLinear([Math.min(...values) - room, Math.max(...values) + room], [height - BOTTOM, TOP]).nice(ticks)
+  const y = scaleLinear([Math.min(...values) - air, Math.max(...values) + air], [HEIGHT - BOTTOM, TOP]).nice(ticks)
   const path = line<TrendPoint>(
     (point) => x(timeOf(point.day)),
     (point) => y(point.value),
@@ -56,9 +60,9 @@ export function Trend({ label, unit, points, limits, room = 5, reaches }: Props)
     to: reaches.to ? x(timeOf(reaches.to)) : width - RIGHT,
   }
   return (
-    <figure aria-labelledby={id}>
+    <figure ref={element} aria-labelledby={id}>
       <svg
-        viewBox={`0 0 ${width} ${height}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         className="w-full"
         role="img"
         aria-label={`${label}, the table below says the same`}
@@ -66,13 +70,13 @@ export function Trend({ label, unit, points, limits, room = 5, reaches }: Props)
         {y.ticks(ticks).map((tick) => (
           <g key={tick}>
             <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} className="stroke-hair" />
-            <text x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-quiet text-[15px]">
+            <text x={LEFT - 8} y={y(tick) + 5} textAnchor="end" className="fill-quiet text-[16px]">
               {tick} {unit}
             </text>
           </g>
         ))}
         {x.ticks(ticks).map((tick) => (
-          <text key={tick.getTime()} x={x(tick)} y={height - 10} textAnchor="middle" className="fill-quiet text-[15px]">
+          <text key={tick.getTime()} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" className="fill-quiet text-[16px]">
             {monthOf.format(tick)}
           </text>
         ))}
@@ -81,7 +85,7 @@ export function Trend({ label, unit, points, limits, room = 5, reaches }: Props)
             x={band.from}
             y={TOP}
             width={Math.max(band.to - band.from, 2)}
-            height={height - BOTTOM - TOP}
+            height={HEIGHT - BOTTOM - TOP}
             className="fill-act/10"
           />
         )}
@@ -93,7 +97,7 @@ export function Trend({ label, unit, points, limits, room = 5, reaches }: Props)
               strokeWidth="2"
               strokeDasharray="7 5"
             />
-            <text x={LEFT + 6} y={y(limit.value) - 7} className="fill-act text-[15px] font-semibold">
+            <text x={LEFT + 6} y={y(limit.value) - 7} className="fill-act text-[16px] font-semibold">
               {limit.words}
             </text>
           </g>

@@ -43,7 +43,7 @@ export function TraceFigures({ trace, zone }: { trace: Trace; zone: string }) {
             <th className="py-1 text-right font-label">Now</th>
             {before && (
               <>
-                <th className="py-1 text-right font-label whitespace-nowrap">{spokenDay(before.taken_at, zone)}</th>
+                <th className="py-1 pl-3 text-right font-label">{spokenDay(before.taken_at, zone)}</th>
                 <th className="py-1 pl-4 font-label">Change</th>
               </>
             )}
@@ -55,7 +55,7 @@ export function TraceFigures({ trace, zone }: { trace: Trace; zone: string }) {
                 <tr key={row.label} className="rule-below">
                   <td className="py-1">{row.label}</td>
                   <td className="py-1 text-right font-semibold whitespace-nowrap">{row.now}</td>
-                  <td className="py-1 text-right whitespace-nowrap">{row.earlier}</td>
+                  <td className="py-1 pl-3 text-right whitespace-nowrap">{row.earlier}</td>
                   <td className="py-1 pl-4">{row.words}</td>
                 </tr>
               ))

@@ -13,7 +13,8 @@ ROUNDS = 40
 P95 = 0.95
 # Milliseconds that each may take at most, at this scale.
 MOST_MS = { 'Today' => 200, 'tonight' => 200, 'units' => 100, 'units found' => 100, 'units to mind' => 100, 'find' => 100, 'circuits' => 100,
-            'unit sheet' => 100, 'long story' => 100, 'job' => 150, 'job list' => 100, 'closed jobs' => 100, 'shelf' => 100 }.freeze
+            'unit sheet' => 100, 'long story' => 100, 'job' => 150, 'job list' => 100, 'closed jobs' => 100, 'shelf' => 100,
+            'due' => 300, 'crank round' => 150, 'parts' => 100 }.freeze
 # Its own time against that of its SQL alone.
 MOST_OF_SQL = { 'Today' => 3.0 }.freeze
 
@@ -122,7 +123,8 @@ def paths(number, long: number)
   { 'Today' => '/api/today', 'tonight' => '/api/tonight', 'units' => '/api/units', 'units found' => "/api/units?q=#{number}",
     'units to mind' => '/api/units?state=batteries', 'find' => "/api/find?q=#{number}", 'circuits' => '/api/circuits',
     'unit sheet' => "/api/units/#{unit.id}", 'long story' => "/api/units/#{story.id}", 'job' => "/api/jobs/#{job.id}",
-    'job list' => '/api/jobs', 'closed jobs' => '/api/jobs?state=closed', 'shelf' => '/api/shelf' }
+    'job list' => '/api/jobs', 'closed jobs' => '/api/jobs?state=closed', 'shelf' => '/api/shelf',
+    'due' => '/api/due', 'crank round' => "/api/units/#{unit.id}/rounds/start", 'parts' => "/api/units/#{unit.id}/parts" }
 end
 
 def memory_mb = File.read('/proc/self/status')[/VmRSS:\s+(\d+)/, 1].to_i / 1024

@@ -32,6 +32,7 @@ module Server
           digest = Digest::SHA256.new.tap { |one| one << file.read(65_536) until file.eof? }.hexdigest
           file.rewind
           system = Queries::UnitCircuits.new(unit.id).system
+          refuse_without_starter(system)
           recording = CORE::Cranking::Trace::Recording.new(plain(file), system: system, factor: said[:factor])
           review = CORE::Cranking::Trace::Review.new(recording, system: system, cylinders: said[:cylinders] || cylinders_of(unit),
                                                                 celsius: said[:celsius], limits: Queries::FleetRules.new.limits)
@@ -103,6 +104,12 @@ module Server
         def reading(one)
           { id: SecureRandom.uuid, test_key: one.test_key, value_text: one.value.round(2).to_s, instrument: 'oscilloscope',
             conditions: one.conditions.to_h.transform_keys(&:to_sym).merge(value_confirmed: 'yes') }
+        end
+
+        def refuse_without_starter(system)
+          return if system.starter?
+
+          raise Refusals::InvalidInput.new('This unit has no starter: there is nothing to crank', fields: { 'trace' => ['this unit has no starter'] })
         end
 
         def refuse_twice(unit, read)

@@ -15,7 +15,9 @@ module Server
       # @param by [Account]
       # @raise [Refusals::InvalidInput, Refusals::Question]
       def take(input, by:)
+        refuse_retired
         refuse_points(input)
+        refuse_undone(input)
         entry = ReadingEntry.new(test_key: input[:test_key], position: input[:position], input: input, unit: @unit, now: @now)
         rows = [{ id: input[:id], **entry.attributes }, *beside(input)]
         kept = Reading.db.transaction(savepoint: true) { rows.map { |row| Reading.create(person_id: by.id, repairs_before: 0, **row) } }
@@ -42,6 +44,17 @@ module Server
         return if input[:test_key]
 
         raise Refusals::InvalidInput.new('A round goes by tests: open a job to read between two points', fields: { 'probe' => ['needs a job'] })
+      end
+
+      def refuse_retired
+        raise Refusals::InvalidInput.new('This unit is retired: bring it back first', fields: {}) if @unit.retired_at
+      end
+
+      # A repair is undone for the proof of a job's cause.
+      def refuse_undone(input)
+        return unless input.dig(:conditions, :repair_undone) == 'yes'
+
+        raise Refusals::InvalidInput.new('A repair is undone on a job only', fields: { 'conditions' => ['no repair to undo'] })
       end
 
       def beside(input) = input[:together] ? SameAct.new(input, unit: @unit, now: @now).rows : []

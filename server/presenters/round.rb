@@ -57,7 +57,7 @@ module Server
       end
 
       def baselines
-        @baselines ||= Queries::ClassBaseline.new(@record.unit, @kind.steps(@system).flat_map { |step| [step.test, *step.together] }.map(&:key))
+        @baselines ||= Queries::ClassBaseline.new(@record.unit, @record.readings.map(&:test_key).uniq)
       end
 
       def lines

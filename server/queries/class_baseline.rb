@@ -28,20 +28,27 @@ module Server
 
       private
 
-      # SQL: select distinct on (test_key, unit_id) reading.* from <standing readings> where unit_id in (sisters) and test_key in ?
-      #      and value is not null and their newest judgement is sound order by test_key, unit_id, taken_at desc
+      # SQL: select newest.* from (values (unit_id, test_key), ...) as place cross join lateral (select * from <standing readings>
+      #      where unit_id = place.unit_id and test_key = place.test_key and value is not null order by taken_at desc limit 1) as newest;
+      #      their newest judgements
       def rows
-        return {} if @unit.unit_class_id.nil?
+        return {} if places.empty?
 
         @rows ||= begin
-          found = Models::Reading.standing.where(unit_id: sisters, test_key: @test_keys).exclude(value: nil)
-                                 .distinct(:test_key, :unit_id).order(:test_key, :unit_id, Sequel.desc(:taken_at)).all
+          newest = Models::Reading.standing.where(unit_id: Sequel[:place][:unit_id], test_key: Sequel[:place][:test_key]).exclude(value: nil)
+                                  .order(Sequel.desc(:taken_at)).limit(1)
+          found = Models::Reading.from(DB.values(places).as(:place,
+                                                            %i[unit_id test_key])).cross_join(newest.lateral.as(:newest)).select_all(:newest).all
           judged = Models::Judgement.newest_of(found.map(&:id))
           found.select { |row| judged[row.id]&.verdict == 'sound' }.group_by(&:test_key)
         end
       end
 
+      def places = @places ||= sisters.product(@test_keys).map { |unit_id, key| [Sequel.cast(unit_id, :uuid), key] }
+
       def sisters
+        return [] if @unit.unit_class_id.nil?
+
         Models::Unit.standing(false).where(unit_class_id: @unit.unit_class_id).exclude(id: @unit.id).order(:id).limit(MOST_UNITS).select_map(:id)
       end
 

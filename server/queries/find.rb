@@ -15,7 +15,7 @@ module Server
       def call
         return [] if @text.empty?
 
-        (units + jobs + batteries + parts + circuit_items).first(MOST)
+        (named_so + jobs + (units - named_so) + batteries + parts + circuit_items).first(MOST)
       end
 
       private
@@ -23,11 +23,14 @@ module Server
       def pattern = "%#{DB.dataset.escape_like(@text)}%"
       def start = "#{DB.dataset.escape_like(@text)}%"
 
+      # A unit that is called just that comes before a job of that number, and that before units that have it somewhere.
+      def named_so = units.select { |found| found[:label].downcase.start_with?("#{@text.downcase} ") }
+
       def units
-        Models::Unit.standing(false).where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern)).eager(:yard)
-                    .order(Sequel.case([[Sequel.ilike(:number, @text), 0], [Sequel.ilike(:number, start), 1]], 2), :number)
-                    .limit(MOST).all
-                    .map { |unit| { kind: 'unit', id: unit.id, label: "#{unit.number} #{unit.name}", detail: unit.yard.name } }
+        @units ||= Models::Unit.standing(false).where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern)).eager(:yard)
+                               .order(Sequel.case([[Sequel.ilike(:number, @text), 0], [Sequel.ilike(:number, start), 1]], 2), :number)
+                               .limit(MOST).all
+                               .map { |unit| { kind: 'unit', id: unit.id, label: "#{unit.number} #{unit.name}", detail: unit.yard.name } }
       end
 
       def jobs

@@ -89,6 +89,13 @@ RSpec.describe Server::Routes::CrankTraces do
     expect(status).to eq(403)
   end
 
+  it 'refuses a trace of what has no starter' do
+    winch = a_unit(arrangement: 'none', battery_count: 0, usual_cranking_current_ampere: nil, alternator_rating_ampere: nil, has_isolator: false,
+                   has_sense: false, batteries: false)
+    bring_in(csv, unit_id: winch.id)
+    expect([status, error['message']]).to match([422, /no starter/])
+  end
+
   it 'takes text of a trace at no other address' do
     write(:post, "/api/units/#{unit.id}/notices", csv, type: 'text/csv')
     expect(status).to eq(400)

@@ -83,6 +83,14 @@ conditions: { hours_rested: '9', tested_alone: 'yes', surface_charge_removed: 'y
     expect(status).to eq(403)
   end
 
+  it 'refuses what only a job can hold, and a unit that is retired' do
+    take('posts_rest', '12.6', conditions: { repair_undone: 'yes' })
+    expect([status, error['message']]).to match([422, /on a job only/])
+    Server::Models::Unit.where(id: unit.id).update(retired_at: Time.now.utc)
+    take('posts_rest', '12.6')
+    expect([status, error['message']]).to match([422, /is retired/])
+  end
+
   it 'judges what waited on a device with what was read on its own day, and shows today without it' do
     yesterday = (Time.now.utc - 86_400).iso8601
     take('posts_rest', '12.6', taken_at: yesterday)

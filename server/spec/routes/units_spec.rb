@@ -219,6 +219,15 @@ RSpec.describe Server::Routes::Units do
     expect(hits.call('%25')).to be_empty
   end
 
+  it 'finds a job by its number, however many units have that figure somewhere, and a unit of that name before it' do
+    job = Server::Models::Job[open_job['id']]
+    10.times { |index| a_unit(number: "Q#{index}-#{job.number}", batteries: false) }
+    found = read("/api/find?q=#{job.number}")['found']
+    expect(found.first(2)).to include(include('kind' => 'job', 'id' => job.id))
+    same = a_unit(number: job.number.to_s, batteries: false)
+    expect(read("/api/find?q=#{job.number}")['found'].first(2).map { |one| one['id'] }).to eq([same.id, job.id])
+  end
+
   it 'saves what did not change, brings back what is back, and says which yard is unknown' do
     sign_in_as('lead')
     unit = a_unit

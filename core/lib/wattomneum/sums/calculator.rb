@@ -152,6 +152,23 @@ module Wattomneum
       end
 
       # @return [Answer]
+      def duty(idle_percent:, start_seconds:, **day)
+        budget = Charging::DutyBudget.new(**day, idle_share: idle_percent / 100, start_second: start_seconds)
+        balance = budget.balance_ampere_hour
+        answer("#{Figure.trim(balance.abs, 1)} Ah a day #{balance.negative? ? 'short' : 'in hand'}", *duty_lines(budget),
+               "#{Figure.trim(budget.yearly_ampere_hour, 0)} Ah in a year of 250 working days",
+               "with 25 % in hand these loads want an alternator of #{Figure.ampere(budget.least_rating_ampere)}")
+      end
+
+      # @return [Answer]
+      def retrofit(from_ampere:, to_ampere:)
+        raise InvalidQuantityError.new('a rating is over 0 A', field: 'from_ampere') unless from_ampere.positive?
+
+        found = Charging::Retrofit.new(from_ampere: from_ampere, to_ampere: to_ampere)
+        answer("#{found.drop_percent.round} % more drop", "#{found.heat_percent.round} % more heat", *Charging::Retrofit::CHECKS)
+      end
+
+      # @return [Answer]
       def regulated(celsius:, system:)
         volt = system.to_i
         electrical = Units::ElectricalSystem.new(system_volt: volt, arrangement: volt == 24 ? 'series' : 'single', battery_count: volt / 12,
@@ -167,6 +184,13 @@ module Wattomneum
       end
 
       private
+
+      def duty_lines(budget)
+        { driving: 'at speed', idling: 'idling' }.map do |name, words|
+          left = budget.public_send(:"#{name}_ampere_hour")
+          "#{Figure.trim(left.abs, 1)} Ah #{left.negative? ? 'taken' : 'left'} #{words}"
+        end + ["#{Figure.trim(budget.starts_ampere_hour, 1)} Ah for its starts, with what is lost on the way"]
+      end
 
       def answer(figure, *lines) = Answer.new(answer: figure, lines: lines)
 

@@ -25,6 +25,13 @@ RSpec.describe Wattomneum::Sums::Calculator do
             answer('drop_to_milliohm', drop_volt: '0,3', ampere: '600')]).to eq(['14.52 V to 15.42 V', '0.5 mohm'])
   end
 
+  # Handbook of harness work: 95 A to 130 A; a day by hand: (96 - 50) x 1.5 - 2 x 4 - 8 x 0.778 x 1.15.
+  it 'works out a stronger alternator and a day of work' do
+    expect([answer('retrofit'), answer('duty'),
+            answer('duty', driving_hours: '0.2')]).to eq(['37 % more drop', '53.8 Ah a day in hand', '6 Ah a day short'])
+    expect { answer('retrofit', from_ampere: '0') }.to raise_error(Wattomneum::InvalidQuantityError, /over 0 A/)
+  end
+
   it 'says no where no answer is to be had' do
     expect(answer('cable_size', ampere: '900', one_way_m: '20', most_drop_volt: '0.2')).to eq('no size fits')
     expect(answer('fuse', load_ampere: '60', section_mm2: '1')).to eq('none fits')

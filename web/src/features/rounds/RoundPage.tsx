@@ -43,6 +43,7 @@ function Here({ data, at, onAt }: { data: Round; at: number; onAt: (next: number
   const [seen, setSeen] = useState<string[]>([])
   const [again, setAgain] = useState<number | null>(null)
   const step = data.steps[at]
+  if (data.steps.length === 0) return <p className="text-lead">This unit has nothing to read on this round.</p>
   if (!step) {
     const missing = data.steps.filter((one) => one.readings.length === 0).length
     return (

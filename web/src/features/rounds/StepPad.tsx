@@ -19,14 +19,16 @@ interface Props {
   onSkip: () => void
 }
 
-/** Conditions that hold for the whole round are said once: temperature, heater, belt. */
-const CARRIED = ['battery_temperature_celsius', 'batteries_up', 'belt_looked_at', 'tested_alone', 'hours_rested']
+/** What was read once and stays so for a while. What somebody has to say yes to is never said for them. */
+const CARRIED = 'battery_temperature_celsius'
+/** By then it is another one. */
+const WARMED = 'charging_hot'
 
 const keyOf = (data: Round) => `wattomneum:round:${data.unit.id}:${data.day}`
 
 function carried(data: Round): Record<string, string> {
   const said = data.steps.flatMap((step) => step.readings).flatMap((reading) => Object.entries(reading.conditions))
-  return Object.fromEntries(said.filter(([key]) => CARRIED.includes(key)).map(([key, value]) => [key, String(value)]))
+  return Object.fromEntries(said.filter(([key]) => key === CARRIED).map(([key, value]) => [key, String(value)]))
 }
 
 /** One step: how it is taken, its value, what is read in the same act. */
@@ -35,7 +37,8 @@ export function StepPad({ data, step, seen, onSeen, onKept, onSkip }: Props) {
   const asked = new Set(test.conditions.map((condition) => condition.key))
   const [empty] = useState<PadDraft>(() => ({
     ...EMPTY_DRAFT,
-    said: Object.fromEntries(Object.entries(carried(data)).filter(([key]) => asked.has(key))),
+    said:
+      test.key === WARMED ? {} : Object.fromEntries(Object.entries(carried(data)).filter(([key]) => asked.has(key))),
   }))
   const pad = useWrite<PadDraft, Round>({
     name: `${keyOf(data)}:${test.key}:${position ?? ''}`,

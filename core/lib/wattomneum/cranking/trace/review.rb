@@ -61,13 +61,14 @@ module Wattomneum
           recording.remarks.map { |text| Remark.new(verdict: 'sound', text: text) } + [let_go, cut_off, not_settled, low_cylinder, no_speed].compact
         end
 
-        # @return [String] the worst of what is said
+        # @return [String] the worst of what is said; unproven where nothing settled, or nothing of what settled could be judged
         def verdict
-          said = judgements.map(&:verdict) + remarks.map(&:verdict)
-          WORST_FIRST.find { |one| said.include?(one) } || 'unproven'
+          judged = judgements.map(&:verdict)
+          said = judged + remarks.map(&:verdict)
+          WORST_FIRST.find { |one| said.include?(one) } || (judged.include?('sound') ? 'sound' : 'unproven')
         end
 
-        WORST_FIRST = %w[act watch sound].freeze
+        WORST_FIRST = %w[act watch].freeze
         private_constant :WORST_FIRST
 
         private

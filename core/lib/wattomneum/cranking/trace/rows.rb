@@ -32,7 +32,6 @@ module Wattomneum
             refuse("Line #{@number}: the time does not go forward, #{second} s after #{before} s") if before && second <= before
             yield second, volts && figure(cells, volts), amperes && figure(cells, amperes)
             before = second
-            Deadline.check! if (@number % 4096).zero?
             cells = following
           end
         end
@@ -64,6 +63,7 @@ module Wattomneum
           loop do
             line = @input.gets("\n", LONGEST_LINE) or return
             @number += 1
+            Deadline.check! if (@number % LOOK_EVERY).zero?
             line = line.encode(Encoding::UTF_8, Encoding::UTF_8, invalid: :replace).delete_prefix("\uFEFF") if @number == 1
             return line unless passed_over?(line)
           end
@@ -79,7 +79,8 @@ module Wattomneum
           line.start_with?('#') || (line.bytesize < SHORTEST_ROW && line.strip.empty?)
         end
         SHORTEST_ROW = 3
-        private_constant :SHORTEST_ROW
+        LOOK_EVERY = 4096
+        private_constant :SHORTEST_ROW, :LOOK_EVERY
 
         # What stands behind the last figure, a line's end, is no hindrance to it.
         def split(line) = line.split(@between, -1)

@@ -89,6 +89,13 @@ RSpec.describe 'Wattomneum::Cranking::Trace' do
       expect([chatter.start.lets_go, chatter.start.settled_volt, chatter.verdict]).to eq([2, nil, 'act'])
     end
 
+    # Else it would be the last sound start that others are held against.
+    it 'calls nothing sound of which nothing settled, whatever else is said of it' do
+      jab = start(second: 0.35).rows.map { |second, volt, ampere| [second, -volt, ampere] }
+      turned = review("time (s),posts (V),current (A)\n#{jab.map { |row| row.join(',') }.join("\n")}\n")
+      expect([turned.remarks.map(&:verdict), turned.verdict]).to match([include('sound', 'unproven'), 'unproven'])
+    end
+
     it 'says that a jab of the key is too short' do
       expect(review(start(second: 0.35).csv).remarks).to include(have_attributes(verdict: 'unproven', text: /too short/))
     end
@@ -157,6 +164,14 @@ RSpec.describe 'Wattomneum::Cranking::Trace' do
       expect([cut.figures[:before_volt], cut.figures[:settled_volt]]).to match([nil, be_within(0.05).of(settled)])
       expect(cut.remarks.map(&:text)).to include(/cranked already/)
     end
+  end
+
+  it 'gives up in order on what holds no rows without end' do
+    endless = Object.new
+    def endless.gets(*) = "# nothing\n"
+    clock = 0.0
+    read = -> { trace::Recording.new(endless, system: system) }
+    expect { Wattomneum::Deadline.within(2.0, clock: -> { clock += 0.5 }, &read) }.to raise_error(Wattomneum::OverBudgetError)
   end
 
   describe 'a long trace' do

@@ -28,10 +28,19 @@ module Server
 
       def kind(key, label)
         months = months(key)
-        last = key == 'grounds' ? last_service : last_reading(CORE::Readings::Due::TESTS.fetch(key))
-        due = last.where { last_at < Date.today << months } # months are longer than any yard's day
-        Kind.new(key: key, label: label, months: months, due: due.count, never: units(key).count - last.count,
-                 units: due.order(:last_at).limit(@only ? MOST_ASKED : MOST).all)
+        rows = counted(key == 'grounds' ? last_service : last_reading(key), Date.today << months)
+        first = rows.first || { due: 0, made: 0 }
+        Kind.new(key: key, label: label, months: months, due: first[:due], never: units(key).count - first[:made], units: rows.first(first[:due]))
+      end
+
+      # In one pass, by whole months, which no yard's day alters: how many there are, how many of them are due, and those that waited longest.
+      #
+      # SQL: select made.*, count(*) over () as made, count(*) filter (where last_at < ?) over () as due from <made> as made
+      #      order by last_at limit ?
+      def counted(made, since)
+        every = Sequel.function(:count).*
+        made.select_all(:made).select_append(every.over.as(:made), every.filter(Sequel[:last_at] < since).over.as(:due))
+            .order(:last_at).limit(@only ? MOST_ASKED : MOST).all
       end
 
       def months(key)
@@ -54,8 +63,8 @@ module Server
       # SQL: select * from (select unit.id, number, name, yard.name, last.taken_at as last_at from unit join yard cross join lateral
       #      (select taken_at from reading where unit_id = unit.id and test_key = ? and <standing> order by taken_at desc limit 1) as last
       #      where retired_at is null) as made
-      def last_reading(test_key)
-        key = CORE::Readings::Due::TESTS.key(test_key)
+      def last_reading(key)
+        test_key = CORE::Readings::Due::TESTS.fetch(key)
         newest = Models::Reading.standing.where(Sequel[:reading][:unit_id] => Sequel[:unit][:id], Sequel[:reading][:test_key] => test_key)
                                 .order(Sequel.desc(Sequel[:reading][:taken_at])).limit(1).select(Sequel[:reading][:taken_at])
         made(units(key).cross_join(newest.lateral.as(:last)), Sequel[:last][:taken_at])

@@ -33,8 +33,9 @@ module Server
           file.rewind
           system = Queries::UnitCircuits.new(unit.id).system
           refuse_without_starter(system)
+          cylinders = said[:cylinders] || cylinders_of(unit) || ask_cylinders
           recording = CORE::Cranking::Trace::Recording.new(plain(file), system: system, factor: said[:factor])
-          review = CORE::Cranking::Trace::Review.new(recording, system: system, cylinders: said[:cylinders] || cylinders_of(unit),
+          review = CORE::Cranking::Trace::Review.new(recording, system: system, cylinders: cylinders,
                                                                 celsius: said[:celsius], limits: Queries::FleetRules.new.limits)
           Read.new(review: review, digest: digest, said: said, taken_at: EntryTime.check(said[:taken_at], now))
         rescue CORE::Cranking::Trace::OddScaleError => e
@@ -94,8 +95,9 @@ module Server
 
         # As a meter would have read them in that crank.
         def keep_readings(unit, read, by)
+          return unless read.review.turned?
+
           first, *others = read.review.readings.map { |one| reading(one) }
-          return if first.nil?
 
           round = Round.new(unit, now: read.taken_at) # taken then, however late it was brought in
           round.take(others.empty? ? first : first.merge(together: others), by: by)
@@ -110,6 +112,12 @@ module Server
           return if system.starter?
 
           raise Refusals::InvalidInput.new('This unit has no starter: there is nothing to crank', fields: { 'trace' => ['this unit has no starter'] })
+        end
+
+        # Without them nothing shows whether it turned, and the same trace is kept once.
+        def ask_cylinders
+          raise Refusals::InvalidInput.new('Say how many cylinders it has: speed and compression are read by them',
+                                           fields: { 'cylinders' => ['say how many it has'] })
         end
 
         def refuse_twice(unit, read)

@@ -24,6 +24,13 @@ module Server
         # @return [Date] by the clock of that zone
         def day_of(time, zone) = db.get(Sequel.lit('(?::timestamptz at time zone ?)::date', time, zone))
 
+        # Times are kept in UTC without saying so.
+        #
+        # @param column [Sequel::SQL::Expression] of a time
+        # @param zone [String, Sequel::SQL::Expression]
+        # @return [Sequel::LiteralString] its day by the clock of that zone
+        def local_day(column, zone) = Sequel.lit("(? at time zone 'UTC' at time zone ?)::date", column, zone)
+
         # SQL: select name from pg_timezone_names where name like '%/%' ..., without the copies for other programs
         #
         # @return [Array<String>] time zones the database can tell the time of

@@ -8,6 +8,29 @@ module Server
       private_constant :DAY_SECONDS
       attr_reader :unit, :day
 
+      class << self
+        # Every round that holds any of these readings, each with its unit held.
+        #
+        # @param readings [Sequel::Dataset] of Models::Reading
+        # @yieldparam record [RoundRecord]
+        def each_of(readings)
+          sittings(readings).each do |unit_id, at|
+            DB.transaction { yield new(Models::Unit.for_update.with_pk!(unit_id), at: at) }
+          end
+        end
+
+        # SQL: select unit_id, max(taken_at) from reading join unit, yard where job_id is null and <readings>
+        #      group by unit_id, <day by the yard's clock> order by unit_id
+        #
+        # @return [Array<Array(String, Time)>]
+        def sittings(readings)
+          taken_at = Sequel[:reading][:taken_at]
+          readings.where(Sequel[:reading][:job_id] => nil).join(:unit, id: Sequel[:reading][:unit_id]).join(:yard, id: Sequel[:unit][:yard_id])
+                  .group(Sequel[:reading][:unit_id], Models::Yard.local_day(taken_at, Sequel[:yard][:time_zone]))
+                  .order(Sequel[:reading][:unit_id]).naked.select_map([Sequel[:reading][:unit_id], Sequel.function(:max, taken_at).as(:at)])
+        end
+      end
+
       # @param unit [Models::Unit] its yard loaded
       # @param at [Time] within that day
       def initialize(unit, at:)

@@ -4,6 +4,7 @@ module Server
   module Queries
     # The individuals of a unit in their places, now and before, what waits on the shelf for each, and what was replaced without being entered.
     class UnitAssets
+      MOST_SPARES = 500
       attr_reader :unit
 
       # @param unit [Models::Unit]
@@ -23,7 +24,7 @@ module Server
       def at(place) = fittings.find { |one| one.place == place.key && one.during.end.nil? }
 
       # @return [Array<Models::Asset>] that may be fitted
-      def spares = @spares ||= Models::Asset.loose.order(:kind, :tag).all
+      def spares = @spares ||= Models::Asset.loose.order(:kind, :tag).limit(MOST_SPARES).all
 
       # SQL: select element, max(made_at) from repair join job on job.id = job_id where unit_id = ? and action = 'replaced'
       #      and element in ('starter', 'alternator') group by element

@@ -95,8 +95,7 @@ module Server
         readings.distinct(*thing).order(*thing, Sequel.desc(:taken_at)).eager(:battery, :from_place, :to_place)
       end
 
-      # Times are kept in UTC without saying so.
-      def local_day(column) = Sequel.lit("(? at time zone 'UTC' at time zone ?)::date", column, @unit.yard.time_zone)
+      def local_day(column) = Models::Yard.local_day(column, @unit.yard.time_zone)
 
       def newest = @before || Time.now.utc
       def oldest = next_before || Time.at(0)

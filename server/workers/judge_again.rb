@@ -8,8 +8,10 @@ module Server
     class JudgeAgain < Que::Job
       # @param battery_id [String]
       def run(battery_id)
-        job_ids = Models::Reading.where(battery_id: battery_id).distinct.select_map(:job_id).compact
+        readings = Models::Reading.where(battery_id: battery_id)
+        job_ids = readings.distinct.select_map(:job_id).compact
         job_ids.each { |id| Queries::JobRecord.of(id) { |record| Models::Judgement.keep_changed(record) } }
+        Queries::RoundRecord.each_of(readings) { |record| Models::Judgement.keep_changed(record) }
       end
     end
   end

@@ -2,7 +2,7 @@
 
 module Server
   module Workers
-    # Judges the readings of every job that a changed limit or school touches. May run twice: what did not change is not kept again.
+    # Judges the readings of every job and every round that a changed limit or school touches. May run twice: what did not change is not kept again.
     class JudgeByNewRules < Que::Job
       # Each lot is a statement of progress; a worker that dies begins again.
       LOT = 20
@@ -12,12 +12,23 @@ module Server
         row = Models::Rejudging.with_pk(id)
         return if row.nil? || row.finished_at
 
-        job_ids = row.jobs.select_map(:id)
-        job_ids.each_slice(LOT).with_index do |lot, index|
-          lot.each { |job_id| Queries::JobRecord.of(job_id) { |record| Models::Judgement.keep_changed(record) } }
-          Models::Rejudging.where(id: id).update(done: [(index + 1) * LOT, job_ids.size].min, total: job_ids.size)
+        total = row.total_now
+        done = 0
+        row.jobs.select_map(:id).each do |job_id|
+          Queries::JobRecord.of(job_id) { |record| Models::Judgement.keep_changed(record) }
+          told(id, done += 1, total)
         end
-        Models::Rejudging.where(id: id).update(finished_at: Time.now.utc)
+        Queries::RoundRecord.each_of(row.round_readings) do |record|
+          Models::Judgement.keep_changed(record)
+          told(id, done += 1, total)
+        end
+        Models::Rejudging.where(id: id).update(done: done, total: done, finished_at: Time.now.utc)
+      end
+
+      private
+
+      def told(id, done, total)
+        Models::Rejudging.where(id: id).update(done: [done, total].min, total: total) if (done % LOT).zero?
       end
     end
   end

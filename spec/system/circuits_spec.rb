@@ -11,7 +11,7 @@ RSpec.describe 'Circuits' do
 
   def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
 
-  it 'lands on a pin typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks do
+  it 'lands on a pin or a component typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks do
     find('body').send_keys('/')
     fill_in 'Find a unit, battery or job', with: 'A1:A/1'
     find('[role=option]', text: 'on T-03').click
@@ -24,9 +24,6 @@ RSpec.describe 'Circuits' do
       expect(page).to have_content('open: K10 is not pulled in')
     end
     within('section[aria-label="Goes to ground"]') { expect(page).to have_content('A1 Engine control unit') }
-  end
-
-  it 'lands on a component by its first pin, and on a pin with a sign in its name', :only_looks do
     { 'K11' => 'K11:30', 'BAT:+' => 'BAT:+' }.each do |typed, landed|
       find('body').send_keys('/')
       fill_in 'Find a unit, battery or job', with: typed

@@ -14,7 +14,7 @@ RSpec.describe Server::Routes::CrankTraces do
   end
 
   def bring_in(text, type: 'text/csv', request_id: SecureRandom.uuid, unit_id: unit.id, **said)
-    said = { id: SecureRandom.uuid, **said }
+    said = { id: SecureRandom.uuid, cylinders: 6, **said }.compact
     write(:post, "/api/units/#{unit_id}/crank-traces?#{URI.encode_www_form(said)}", text, request_id: request_id, type: type)
   end
 
@@ -35,6 +35,15 @@ RSpec.describe Server::Routes::CrankTraces do
     expect { bring_in(csv(bank_ohm: 0.011), cylinders: 6, celsius: '8') }.to(change { Server::Models::StartThreshold[unit.id]&.celsius })
   end
 
+  # A locked engine settles as well: 900 A and no ripple. A forecast by it would be one of a start that never was.
+  it 'keeps nothing of what never turned as a reading, and moves no forecast by it' do
+    before = Server::Models::StartThreshold[unit.id].values.except(:worked_out_at)
+    locked = bring_in(csv(rpm: 0.0, ampere: 900.0), celsius: '8')
+    expect([status, locked['remarks'].last['text']]).to match([201, /nothing shows that it turned/])
+    expect(Server::Models::Reading.where(unit_id: unit.id).count).to eq(0)
+    expect(Server::Models::StartThreshold[unit.id].values.except(:worked_out_at)).to eq(before)
+  end
+
   it 'stands beside the last sound one, and says what changed' do
     bring_in(csv, cylinders: 6, celsius: '12', taken_at: (Time.now.utc - (30 * 86_400)).iso8601)
     now = bring_in(csv(bank_ohm: 0.0065, rpm: 150.0), celsius: '10')
@@ -44,11 +53,13 @@ RSpec.describe Server::Routes::CrankTraces do
   end
 
   it 'asks for cylinders once: the next trace and a sister unit know them' do
-    sister = a_unit(make: 'Corrie', model: '18', system_volt: 12, arrangement: 'parallel')
-    first = a_unit(make: 'Corrie', model: '18', system_volt: 12, arrangement: 'parallel')
+    sister = a_unit(make: 'Spec', model: 'six', system_volt: 12, arrangement: 'parallel')
+    first = a_unit(make: 'Spec', model: 'six', system_volt: 12, arrangement: 'parallel')
+    bring_in(csv, cylinders: nil, unit_id: first.id)
+    expect([status, error['fields'].keys, traces(first)['traces']]).to eq([422, ['cylinders'], []])
     bring_in(csv, cylinders: 6, unit_id: first.id)
     expect([traces(first)['cylinders'], traces(sister)['cylinders'], traces['cylinders']]).to eq([6, 6, nil])
-    expect(figure(bring_in(csv(seed: 2), unit_id: sister.id), 'rpm')).to include('rpm')
+    expect(figure(bring_in(csv(seed: 2), cylinders: nil, unit_id: sister.id), 'rpm')).to include('rpm')
   end
 
   it 'takes it packed, and the same request again as one' do

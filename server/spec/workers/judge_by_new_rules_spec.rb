@@ -37,7 +37,21 @@ RSpec.describe Server::Workers::JudgeByNewRules do
     set(10.2)
     row = models::Rejudging.first
     expect(row.jobs.select_map(:id)).to include(*models::Job.where(unit_id: unit.id).select_map(:id))
-    expect([row.system_volt, row.total, row.jobs.select_map(:id)]).to match([12, row.jobs.count, satisfy { |ids| !ids.include?(other['id']) }])
+    expect([row.system_volt, row.total, row.jobs.select_map(:id)]).to match([12, row.total_now, satisfy { |ids| !ids.include?(other['id']) }])
+  end
+
+  it 'brings the verdicts of a round along as those of a job, and counts it in its progress' do
+    before = models::Rejudging.new(system_volt: 12).total_now
+    write(:post, "/api/units/#{unit.id}/rounds/start/readings",
+          { id: SecureRandom.uuid, test_key: 'posts_cranking', value_text: '9.9',
+            conditions: { battery_temperature_celsius: '20', rest_volt: '12.6' } })
+    id = models::Reading.first(unit_id: unit.id, job_id: nil).id
+    verdict = -> { models::Judgement.newest_of([id])[id].verdict }
+    first = verdict.call
+    set(10.4)
+    expect([models::Rejudging.first.total - before, verdict.call]).to eq([1, first])
+    described_class.run(models::Rejudging.get(:id))
+    expect([first, verdict.call]).to eq(%w[sound act])
   end
 
   it 'keeps nothing twice when it runs twice' do

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { battery as batteryQuery, type BatteryRecord } from '../../shared/api/batteries'
 import { outlookWords } from '../../shared/battery/outlook'
+import { PlaceRow } from '../../shared/ui/PlaceRow'
 import { ReadingRow } from '../../shared/ui/ReadingRow'
 import { Trend } from '../../shared/chart/Trend'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
-import { HERE, spokenDay } from '../../shared/quantities/when'
+import { HERE } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { LookAfter } from './LookAfter'
@@ -52,17 +53,7 @@ function Places({ battery }: { battery: BatteryRecord }) {
       {battery.fittings.length === 0 && <p className="py-3">It was never fitted to a unit.</p>}
       <ol>
         {battery.fittings.map((place) => (
-          <li key={place.from} className="rule-below grid grid-cols-[6rem_1fr] items-center gap-x-3 dense:min-h-9">
-            <Link
-              to={`/units/${place.unit_id}`}
-              className="inline-flex min-h-12 items-center font-label text-lead font-bold dense:min-h-9"
-            >
-              {place.unit} {place.position}
-            </Link>
-            <span className="text-quiet">
-              {spokenDay(place.from, HERE)} {place.to ? `to ${spokenDay(place.to, HERE)}` : 'until now'}
-            </span>
-          </li>
+          <PlaceRow key={place.from} place={place} unit={`${place.unit} ${place.position}`} />
         ))}
       </ol>
     </section>

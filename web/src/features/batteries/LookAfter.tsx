@@ -5,11 +5,10 @@ import { AskedBack } from '../../shared/ui/AskedBack'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { OutOfUse } from '../../shared/ui/OutOfUse'
 import { useWrite } from '../../shared/writes/useWrite'
 
 const UNREAD = { volt: '', tester: '', celsius: '', settled: false }
-const UNSAID = { reason: '' }
-const NOTHING = {}
 
 function Check({ battery }: { battery: BatteryRecord }) {
   const check = useWrite<typeof UNREAD, BatteryRecord>({ name: `check:${battery.id}`, empty: UNREAD })
@@ -127,49 +126,6 @@ function Check({ battery }: { battery: BatteryRecord }) {
   )
 }
 
-function Scrap({ battery }: { battery: BatteryRecord }) {
-  const going = useWrite<typeof UNSAID, BatteryRecord>({ name: `scrap:${battery.id}`, empty: UNSAID })
-  return (
-    <form
-      className="flex flex-col gap-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void going.write(() => scrap(battery, going.value.reason))
-      }}
-    >
-      <Field label="Scrap it, because" error={going.error?.fields.reason?.[0]}>
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={going.value.reason}
-            onChange={(event) => {
-              going.change({ reason: event.target.value })
-            }}
-          />
-        )}
-      </Field>
-      <Button type="submit" className="self-start" disabled={going.isPending || going.value.reason.trim() === ''}>
-        Scrap {battery.tag}
-      </Button>
-      <ErrorNote error={going.error} />
-    </form>
-  )
-}
-
-function Scrapped({ battery }: { battery: BatteryRecord }) {
-  const staying = useWrite<object, BatteryRecord>({ name: `keep:${battery.id}`, empty: NOTHING })
-  return (
-    <div className="flex flex-col items-start gap-3">
-      <p>Scrapped: {battery.scrapped_because}</p>
-      <Button disabled={staying.isPending} onClick={() => void staying.write(() => keep(battery))}>
-        Back onto the shelf
-      </Button>
-      <ErrorNote error={staying.error} />
-    </div>
-  )
-}
-
 const SHOWN = 5
 
 /** What was done with it on the shelf, the last first. */
@@ -201,15 +157,13 @@ export function LookAfter({ battery }: { battery: BatteryRecord }) {
       <h2 id="look-after" className="rule-below pb-1 text-lead">
         On the shelf
       </h2>
-      {battery.scrapped_at ? (
-        <Scrapped battery={battery} />
-      ) : (
+      {!battery.scrapped_at && (
         <>
           <Check battery={battery} />
           <Checks battery={battery} />
-          <Scrap battery={battery} />
         </>
       )}
+      <OutOfUse one={battery} scrap={(reason) => scrap(battery, reason)} keep={() => keep(battery)} />
     </section>
   )
 }

@@ -1,62 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { keepPart, part as partQuery, scrapPart, type PartRecord } from '../../shared/api/parts'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
-import { HERE, spokenDay } from '../../shared/quantities/when'
+import { HERE } from '../../shared/quantities/when'
 import { written } from '../../shared/quantities/written'
 import { useMay } from '../../shared/session/session'
-import { Button } from '../../shared/ui/Button'
-import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
+import { OutOfUse } from '../../shared/ui/OutOfUse'
+import { PlaceRow } from '../../shared/ui/PlaceRow'
 import { ReadingRow } from '../../shared/ui/ReadingRow'
-import { useWrite } from '../../shared/writes/useWrite'
-
-const UNSAID = { reason: '' }
-const NOTHING = {}
-
-/** Out of use with its reason, or back onto the shelf. */
-function Fate({ one }: { one: PartRecord }) {
-  const going = useWrite<typeof UNSAID, PartRecord>({ name: `scrap:${one.id}`, empty: UNSAID })
-  const staying = useWrite<object, PartRecord>({ name: `keep:${one.id}`, empty: NOTHING })
-  if (one.scrapped_at) {
-    return (
-      <div className="flex flex-col items-start gap-3">
-        <p>Scrapped: {one.scrapped_because}</p>
-        <Button disabled={staying.isPending} onClick={() => void staying.write(() => keepPart(one))}>
-          Back onto the shelf
-        </Button>
-        <ErrorNote error={staying.error} />
-      </div>
-    )
-  }
-  return (
-    <form
-      className="flex flex-col gap-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void going.write(() => scrapPart(one, going.value.reason))
-      }}
-    >
-      <Field label="Scrap it, because" error={going.error?.fields.reason?.[0]}>
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={going.value.reason}
-            onChange={(event) => {
-              going.change({ reason: event.target.value })
-            }}
-          />
-        )}
-      </Field>
-      <Button type="submit" className="self-start" disabled={going.isPending || going.value.reason.trim() === ''}>
-        Scrap {one.tag}
-      </Button>
-      <ErrorNote error={going.error} />
-    </form>
-  )
-}
 
 function standing(one: PartRecord) {
   const now = one.fittings.find((fitting) => fitting.to === null)
@@ -106,22 +58,13 @@ export function PartPage() {
                 {one.fittings.length === 0 && <p className="py-3">It was never fitted to a unit.</p>}
                 <ol>
                   {one.fittings.map((place) => (
-                    <li key={place.from} className="rule-below grid grid-cols-[6rem_1fr] items-center gap-x-3">
-                      <Link
-                        to={`/units/${place.unit_id}`}
-                        className="inline-flex min-h-12 items-center font-label text-lead font-bold dense:min-h-9"
-                      >
-                        {place.unit}
-                      </Link>
-                      <span className="text-quiet">
-                        {place.label}, {spokenDay(place.from, HERE)}{' '}
-                        {place.to ? `to ${spokenDay(place.to, HERE)}` : 'until now'}
-                      </span>
-                    </li>
+                    <PlaceRow key={place.from} place={place} unit={place.unit} words={place.label} />
                   ))}
                 </ol>
               </section>
-              {may && !one.fittings.some((place) => place.to === null) && <Fate one={one} />}
+              {may && !one.fittings.some((place) => place.to === null) && (
+                <OutOfUse one={one} scrap={(reason) => scrapPart(one, reason)} keep={() => keepPart(one)} />
+              )}
             </div>
           </div>
         </div>

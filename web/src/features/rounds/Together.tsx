@@ -27,7 +27,7 @@ export function SessionLines({ data }: { data: Round }) {
   )
 }
 
-/** The regulated voltage over months, each as it would be at 25 degC. */
+/** The regulated voltage over months, each as it would be at 25 °C. */
 export function DriftLine({ data }: { data: Round }) {
   const { drift } = data
   if (!drift || drift.points.length === 0) return null

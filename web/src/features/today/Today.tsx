@@ -12,11 +12,11 @@ import { useTitle } from '../../shared/page/useTitle'
 
 /** What there is of each kind; more than is listed here is looked through in its own list. */
 const GROUPS = [
-  { kind: 'held', title: 'Held', all: '/units' },
+  { kind: 'held', title: 'Held', all: '/units?state=held' },
   { kind: 'down', title: 'Down', all: '/jobs' },
   { kind: 'temporary', title: 'Temporary repairs', all: '/jobs?state=closed' },
   { kind: 'parked', title: 'Parked, something missing', all: '/jobs?state=parked' },
-  { kind: 'watched', title: 'Watched', all: '/units' },
+  { kind: 'watched', title: 'Watched', all: '/units?state=watched' },
   { kind: 'battery', title: 'Batteries to watch', all: '/units?state=batteries' },
 ] as const
 

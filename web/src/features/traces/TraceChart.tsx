@@ -2,11 +2,9 @@ import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { useId } from 'react'
 import type { Curve, Trace } from '../../shared/api/traces'
-import { useRoom } from '../../shared/ui/useRoom'
+import { useFrame } from '../../shared/chart/useFrame'
 
 const HEIGHT = 360
-/** Before anybody knows how wide its place is. */
-const UNMEASURED = 320
 /** Pixels that a label on the time line takes, at least. */
 const LABEL = 80
 const LEFT = 52
@@ -36,9 +34,7 @@ function figure(trace: Trace, key: string) {
 /** A start as it was recorded: posts and current over time, what was found in them marked, the last sound start behind. */
 export function TraceChart({ trace }: { trace: Trace }) {
   const id = useId()
-  const [element, room] = useRoom<HTMLElement>()
-  const width = room || UNMEASURED
-  const ticks = Math.max(Math.min(Math.floor(width / LABEL), 7), 3)
+  const { element, width, ticks } = useFrame(LABEL, 7)
   const { marks, curve, before } = trace
   const [from, to] = [Math.max(0, marks.from - AROUND_SECOND), marks.to + AROUND_SECOND]
   const seen = (stretch: Stretch) => stretch.second >= from && stretch.second <= to

@@ -2,13 +2,11 @@ import { scaleLinear } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { useId } from 'react'
 import type { UnitStart } from '../../shared/api/tonight'
-import { useRoom } from '../../shared/ui/useRoom'
+import { useFrame } from '../../shared/chart/useFrame'
 
 type Forecast = NonNullable<UnitStart['forecast']>
 
 const HEIGHT = 200
-/** Before anybody knows how wide its place is. */
-const UNMEASURED = 320
 const LEFT = 56
 const RIGHT = 24
 const TOP = 14
@@ -16,14 +14,14 @@ const BOTTOM = 32
 const TICKS = [0, 50, 100]
 const DEGREES = [-30, -20, -10, 0, 10]
 const EVEN = 50
+const LABEL = 60
 
 const cold = (celsius: number) => `${String(celsius).replace('-', '−')} °C`
 
 /** How likely it is not to start, by how cold the night gets: where tonight lies on it. */
 export function MarginChart({ forecast }: { forecast: Forecast }) {
   const id = useId()
-  const [figure, room] = useRoom<HTMLElement>()
-  const width = room || UNMEASURED
+  const { element, width } = useFrame(LABEL, DEGREES.length)
   const { curve, low_celsius: low } = forecast
   const x = scaleLinear([curve[0]?.celsius ?? -30, curve.at(-1)?.celsius ?? 12], [LEFT, width - RIGHT]).clamp(true)
   const y = scaleLinear([0, 100], [HEIGHT - BOTTOM, TOP])
@@ -32,7 +30,7 @@ export function MarginChart({ forecast }: { forecast: Forecast }) {
     (point) => y(point.percent),
   ).curve(curveMonotoneX)(curve)
   return (
-    <figure ref={figure} aria-labelledby={id}>
+    <figure ref={element} aria-labelledby={id}>
       <svg
         viewBox={`0 0 ${width} ${HEIGHT}`}
         className="w-full"

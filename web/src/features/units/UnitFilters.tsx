@@ -4,6 +4,7 @@ import { Field } from '../../shared/ui/Field'
 const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
   down: 'With an open job',
   held: 'Held',
+  watched: 'Watched',
   batteries: 'With a battery to mind',
   retired: 'Retired',
 }

@@ -1,8 +1,8 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { line } from 'd3-shape'
 import { useId } from 'react'
-import { useRoom } from '../ui/useRoom'
 import { spokenDate } from '../quantities/when'
+import { useFrame } from './useFrame'
 
 export interface TrendPoint {
   day: string
@@ -25,8 +25,6 @@ interface Props {
 }
 
 const HEIGHT = 260
-/** Before anybody knows how wide its place is. */
-const UNMEASURED = 320
 /** Pixels that a label on the time line takes, at least. */
 const LABEL = 110
 const LEFT = 56
@@ -41,9 +39,7 @@ const monthOf = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digi
 /** A figure over time with the limit it is held against, the time in which it will reach that, and the table behind it. */
 export function Trend({ label, unit, points, limits, air = 5, reaches }: Props) {
   const id = useId()
-  const [element, room] = useRoom<HTMLElement>()
-  const width = room || UNMEASURED
-  const ticks = Math.max(Math.min(Math.floor(width / LABEL), 6), 2)
+  const { element, width, ticks } = useFrame(LABEL, 6)
   const days = points.map((point) => timeOf(point.day).getTime())
   const ends = [reaches?.from, reaches?.to].flatMap((day) => (day ? [timeOf(day).getTime()] : []))
   const first = Math.min(...days)

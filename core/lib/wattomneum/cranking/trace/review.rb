@@ -43,6 +43,11 @@ module Wattomneum
             settled_ampere: start.settled_ampere, rpm: rpm, bank_ohm: start.bank_ohm, second: start.second }
         end
 
+        # What stands still settles too, and would foretell a start that never was: no ripple, no readings.
+        #
+        # @return [Boolean] whether the engine was seen to turn
+        def turned? = !rpm.nil?
+
         # @return [Array<Readings::Reading>] what it settles at, as readings of the catalogue
         def readings
           [['posts_cranking', start.settled_volt], ['cranking_current', start.settled_ampere], ['cranking_speed', rpm]].filter_map do |key, value|
@@ -76,14 +81,30 @@ module Wattomneum
         def ripple
           return if @cylinders.nil? || start.settled.nil?
 
-          values = recording.amperes ? recording.amperes[start.settled] : recording.volts[start.settled].map(&:-@)
-          Ripple.new(values, width_second: recording.width_second, cylinders: @cylinders)
+          return ripple_of(recording.amperes[start.settled], load: start.settled_ampere) if recording.amperes
+
+          ripple_of(recording.volts[start.settled].map(&:-@), load: sag_volt)
         end
 
+        def ripple_of(values, load:) = Ripple.new(values, width_second: recording.width_second, load: load, cylinders: @cylinders)
+
+        # Of a trace that begins within a start nobody knows it: a small one (ours).
+        def sag_volt = start.before_volt ? start.before_volt - start.settled_volt : LEAST_SAG_SHARE * @system.system_volt
+
+        LEAST_SAG_SHARE = 0.1
+        private_constant :LEAST_SAG_SHARE
+
         def conditions(key)
-          said = { 'battery_temperature_celsius' => @celsius, 'engine_temperature_celsius' => @celsius }
+          said = { 'battery_temperature_celsius' => @celsius, 'engine_temperature_celsius' => @celsius, 'engine_meanwhile' => meanwhile }
           of_posts = key == 'posts_cranking' ? { 'rest_volt' => start.before_volt, 'lowest_volt' => start.lowest_volt&.clamp(0.0, nil) } : {}
           said.merge(of_posts).compact
+        end
+
+        def meanwhile
+          return unless turned?
+
+          least = @limits.fetch(@system.heat_aid ? 'cranking.speed_least' : 'cranking.speed_least_without_aid').value
+          rpm < least ? Evidence::EngineSaid::SLOW : Evidence::EngineSaid::CRANKS
         end
 
         def let_go
@@ -116,7 +137,7 @@ module Wattomneum
           return if start.settled.nil? || rpm
           return remark('sound', 'Say how many cylinders it has and its speed is read from the ripple') if @cylinders.nil?
 
-          remark('sound', 'No even humps: no speed can be read from this trace')
+          remark('unproven', 'No even humps: nothing shows that it turned. What it settles at is not kept as a reading')
         end
 
         def remark(verdict, text) = Remark.new(verdict: verdict, text: text)

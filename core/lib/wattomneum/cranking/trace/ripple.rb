@@ -14,18 +14,22 @@ module Wattomneum
         ALIKE = 0.3
         # Of the largest correlation: the first that reaches it is one hump, not a turn of the engine (ours).
         FIRST_SHARE = 0.5
+        # Of what flows (or of the sag) that a hump must be: an instrument's own noise, and an engine that stands, make less (ours).
+        LEAST_HUMP_SHARE = 0.03
         # Whole turns of all cylinders before one is told from the others.
         ROUNDS = 2
 
         # @param values [Array<Float>] evenly in time; more of it as a cylinder is compressed
         # @param width_second [Float] between two of them
+        # @param load [Float] what the humps stand on, in the same unit: current while it cranks, or sag
         # @param cylinders [Integer] of an even-firing four-stroke
-        def initialize(values, width_second:, cylinders:)
+        def initialize(values, width_second:, load:, cylinders:)
           together = [(120.0 / (RPM.end * cylinders * width_second) / SLICES_OF_A_HUMP / 2).floor, 1].max
           @width = width_second * together
           @cylinders = cylinders
           @values = level(values.each_slice(together).map { |few| few.sum / few.size })
           @period = find_period
+          @period = nil if @period && small?(load)
           freeze
         end
 
@@ -52,6 +56,11 @@ module Wattomneum
         end
 
         private
+
+        def small?(load)
+          heights = hump_heights
+          heights.empty? || Numerics::Median.of(heights) < LEAST_HUMP_SHARE * load
+        end
 
         # Speed and volts still drift while it cranks: a line through them is taken off.
         def level(values)

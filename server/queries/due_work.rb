@@ -27,7 +27,7 @@ module Server
       private
 
       def kind(key, label)
-        months = months(key)
+        months = CORE::Readings::Due.months(key, limits)
         rows = counted(key == 'grounds' ? last_service : last_reading(key), Date.today << months)
         first = rows.first || { due: 0, made: 0 }
         Kind.new(key: key, label: label, months: months, due: first[:due], never: units(key).count - first[:made], units: rows.first(first[:due]))
@@ -41,10 +41,6 @@ module Server
         every = Sequel.function(:count).*
         made.select_all(:made).select_append(every.over.as(:made), every.filter(Sequel[:last_at] < since).over.as(:due))
             .order(:last_at).limit(@only ? MOST_ASKED : MOST).all
-      end
-
-      def months(key)
-        key == 'grounds' ? limits.fetch('ground.service_months').value.round : CORE::Readings::Due.months(key, limits)
       end
 
       def limits = @limits ||= FleetRules.new.limits

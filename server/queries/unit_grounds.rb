@@ -34,7 +34,7 @@ module Server
       # @return [Date, nil] nil where nobody ever looked after it
       def due_on(place)
         service = services[place.uuid] or return
-        Models::Yard.day_of(service.served_at, unit.yard.time_zone) >> limits.fetch('ground.service_months').value.round
+        CORE::Readings::Due.on(Models::Yard.day_of(service.served_at, unit.yard.time_zone), CORE::Readings::Due.months('grounds', limits))
       end
 
       # @return [Boolean] whether the starter's current returns through it

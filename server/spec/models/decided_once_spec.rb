@@ -67,6 +67,31 @@ RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
     expect(replies.map(&:first).sort).to eq([201, 422])
   end
 
+  it 'fits one starter into one unit, and one place holds one' do
+    units = models::Unit.where(number: %w[T-03 T-05]).all
+    spare = models::Asset.first(tag: 'ST-300')
+    replies = at_once(*units.map { |one| ['POST', "/api/units/#{one.id}/parts", { place: 'starter', asset_id: spare.id }] })
+    expect(replies.map(&:first).sort).to eq([201, 422])
+    fresh = Array.new(2) { |index| { place: 'starter', asset: { id: SecureRandom.uuid, tag: "TWIN-#{index}" } } }
+    at_once(*fresh.map { |body| ['POST', "/api/units/#{unit.id}/parts", body] })
+    expect(models::AssetFitting.current.where(unit_id: unit.id, place: 'starter').count).to eq(1)
+  end
+
+  it 'takes the readings of two who walk one round at once, each of them once' do
+    bodies = %w[posts_rest charge_lamp_key_on].zip([{ value_text: '25.3' }, { observation: 'lit' }])
+    replies = at_once(*bodies.map do |key, said|
+      ['POST', "/api/units/#{unit.id}/rounds/charge/readings", { id: SecureRandom.uuid, test_key: key, **said }]
+    end)
+    kept = models::Reading.where(unit_id: unit.id, job_id: nil).where { received_at > Time.now.utc - 30 }
+    expect([replies.map(&:first), kept.select_order_map(:test_key)]).to eq([[201, 201], %w[charge_lamp_key_on posts_rest]])
+    expect(models::Judgement.where(reading_id: kept.select(:id), occasion: 'taken').count).to eq(2)
+  end
+
+  it 'counts the nights of a unit that two say, by the one who was last' do
+    replies = at_once(*[2, 9].map { |days| ['PUT', "/api/units/#{unit.id}/parked", { since: (Date.today - days).iso8601 }] })
+    expect([replies.map(&:first), [2, 9].map { |days| Date.today - days }]).to match([[200, 200], include(models::Unit[unit.id].parked_since)])
+  end
+
   it 'does not retire a unit while a job is opened on it' do
     models::Job.where(unit_id: unit.id).update(state: 'cancelled')
     opened, retired = at_once(['POST', '/api/jobs', { id: SecureRandom.uuid, unit_id: unit.id, symptom: { work: 'starting' }, complaint: 'x' }],

@@ -38,6 +38,30 @@ RSpec.describe Server::Routes::Today do
     expect(due('start')['count']).to eq(before['count'])
   end
 
+  it 'tells grounds by the last time any of them was looked after, and never counts what has none to look after as due' do
+    Server::Models::Sheet.bring_in_shipped
+    uuid = read("/api/units/#{unit.id}/grounds")['grounds'].first['uuid']
+    before = due('grounds')
+    write(:post, "/api/units/#{unit.id}/grounds/#{uuid}/services", { id: SecureRandom.uuid, after: { text: '3', ampere: 20 } })
+    expect([status, due('grounds')['never'] - before['never'], due('grounds')['count'] - before['count']]).to eq([201, -1, 0])
+    late = a_unit
+    Server::Models::GroundService.create(id: SecureRandom.uuid, unit_id: late.id, item_uuid: SecureRandom.uuid, label: 'G1', after_volt: 0.01,
+                                         after_ampere: 20.0, person_id: Server::Models::Account.get(:id), served_at: Time.now.utc - (900 * 86_400))
+    expect(due('grounds')['units'].first).to include('unit_id' => late.id, 'path' => "/units/#{late.id}/grounds")
+  end
+
+  it 'goes by the interval that the fleet has set, and by what stands: not by what was withdrawn' do
+    read_days_ago(200)
+    before = due('start')['count']
+    sign_in_as('lead')
+    write(:put, '/api/limits/round.start_months', { value: 6, reason: 'hard winters' })
+    expect([status, due('start')['months'], due('start')['count'] - before]).to match([200, 6, be >= 1])
+    id = Server::Models::Reading.first(unit_id: unit.id).id
+    found = due('start')
+    write(:post, "/api/units/#{unit.id}/rounds/start/readings/#{id}/withdrawal", { reason: 'wrong unit' })
+    expect([due('start')['count'] - found['count'], due('start')['never'] - found['never']]).to eq([-1, 1])
+  end
+
   it 'refuses a kind that there is not' do
     read('/api/due?kind=oil')
     expect(status).to eq(422)

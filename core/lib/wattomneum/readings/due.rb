@@ -2,13 +2,14 @@
 
 module Wattomneum
   module Readings
-    # When each kind of round is due again, by the fleet's own intervals.
+    # When each kind of work is due again, by the fleet's own intervals.
     module Due
-      LIMITS = { 'batteries' => 'round.batteries_months', 'start' => 'round.start_months', 'charge' => 'round.charge_months' }.freeze
+      LIMITS = { 'batteries' => 'round.batteries_months', 'start' => 'round.start_months', 'charge' => 'round.charge_months',
+                 'grounds' => 'ground.service_months' }.freeze
       # By what was read a round is known to have been made.
       TESTS = { 'batteries' => 'battery_test', 'start' => 'posts_cranking', 'charge' => 'charging_fast_idle' }.freeze
 
-      # @param kind [String] key of a round
+      # @param kind [String] key of a round, or grounds
       # @param limits [Limits::Table]
       # @return [Integer]
       def self.months(kind, limits) = limits.fetch(LIMITS.fetch(kind)).value.round

@@ -9,7 +9,8 @@ RSpec.describe Wattomneum::Readings::Due do
 
   it 'goes by intervals that a fleet may set, for every round that there is' do
     rounds = Wattomneum::Readings::Rounds::BY_KEY.keys
-    expect(rounds.map { |kind| described_class.months(kind, Wattomneum::Limits::Table.shipped) }).to eq([6, 12, 12])
+    months = [*rounds, 'grounds'].map { |kind| described_class.months(kind, Wattomneum::Limits::Table.shipped) }
+    expect(months).to eq([6, 12, 12, 24])
     described_class::TESTS.each { |kind, test| expect(Wattomneum::Readings::Rounds.fetch(kind).steps(parallel_pair).map { |step| step.test.key }).to include(test) }
   end
 end

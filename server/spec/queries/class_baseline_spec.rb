@@ -9,9 +9,11 @@ RSpec.describe Server::Queries::ClassBaseline do
 
   def cranked(one, volt, celsius: 10.0, verdict: 'sound', days: 1)
     conditions = Sequel.pg_jsonb(celsius ? { 'battery_temperature_celsius' => celsius } : {})
-    row = Server::Models::Reading.create(id: SecureRandom.uuid, unit_id: one.id, person_id: person.id, test_key: 'posts_cranking',
-                                         quantity: 'voltage', value: volt, value_text: volt.to_s, unit_symbol: 'V', state: 'cranking', instrument: 'multimeter',
-                                         conditions: conditions, taken_at: Time.now.utc - (days * 86_400))
+    row = Server::Models::Reading.create(
+      id: SecureRandom.uuid, unit_id: one.id, person_id: person.id, test_key: 'posts_cranking', quantity: 'voltage', value: volt,
+      value_text: volt.to_s, unit_symbol: 'V', state: 'cranking', instrument: 'multimeter', conditions: conditions,
+      taken_at: Time.now.utc - (days * 86_400)
+    )
     Server::Models::Judgement.create(reading_id: row.id, verdict: verdict, validity: 'valid', weight: 'proof', core_version: '0',
                                      snapshot: Sequel.pg_jsonb({}))
     row

@@ -33,7 +33,7 @@ export function PartPage() {
             <p className="text-quiet">
               {one.kind_label}
               {one.spoken && `, ${written(one.spoken)}`}
-              {one.note && `. ${one.note}`}
+              {one.note && `, ${one.note}`}
             </p>
           </header>
           <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">

@@ -30,22 +30,29 @@ module Server
         def made_on(code, today)
           code.to_s.empty? ? nil : Wattomneum::Batteries::DateCode.made_on(code, not_after: today)
         end
+
+        # @param row [Hash] columns of a battery
+        # @return [Wattomneum::Batteries::Battery]
+        def core(row)
+          Wattomneum::Batteries::Battery.new(
+            **row.slice(:tag, :type, :capacity_ampere_hour, :made_on),
+            rating: Wattomneum::Batteries::Rating.new(ampere: row[:rating_ampere], standard: row[:rating_standard])
+          )
+        end
       end
 
       # @return [Wattomneum::Batteries::Battery]
-      def to_core
-        Wattomneum::Batteries::Battery.new(
-          tag: tag, type: type, capacity_ampere_hour: capacity_ampere_hour, made_on: made_on,
-          rating: Wattomneum::Batteries::Rating.new(ampere: rating_ampere, standard: rating_standard)
-        )
-      end
+      def to_core = self.class.core(values)
+
+      # @return [Unit, nil] nil on the shelf
+      def stands_in = Unit.first(id: Fitting.current.where(battery_id: id).select(:unit_id))
 
       # @param reason [String]
       # @return [Battery]
       # @raise [Refusals::InvalidInput] while it stands in a unit
       def scrap(reason, at:)
-        fitting = Fitting.current.eager(:unit).where(battery_id: id).all.first
-        raise Refusals::InvalidInput.new("It stands in #{fitting.unit.number}: take it off first", fields: {}) if fitting
+        unit = stands_in
+        raise Refusals::InvalidInput.new("It stands in #{unit.number}: take it off first", fields: {}) if unit
 
         update(scrapped_at: scrapped_at || at, scrapped_because: scrapped_because || reason)
         self
@@ -70,6 +77,7 @@ module Server
         Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
         update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))
         BatteryState.work_out([id])
+        stands_in&.then { |unit| StartThreshold.work_out(unit) }
         self
       end
     end

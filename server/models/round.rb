@@ -35,7 +35,6 @@ module Server
 
         Withdrawal.create(reading_id: reading_id, reason: reason, person_id: by.id)
         judged([reading], fresh: false)
-        BatteryState.work_out([reading.battery_id].compact)
       end
 
       private
@@ -60,11 +59,12 @@ module Server
       def beside(input) = input[:together] ? SameAct.new(input, unit: @unit, now: @now).rows : []
 
       def judged(readings, fresh: true)
-        StartThreshold.work_out(@unit) if Job::Measuring::FORETELLING.intersect?(readings.map(&:state))
         # What waited on a device is judged with what was read on its own day.
         record = Queries::RoundRecord.new(@unit, at: readings.first.taken_at)
         readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) } if fresh
         Judgement.keep_changed(record)
+        BatteryState.work_out(readings.filter_map(&:battery_id))
+        StartThreshold.work_out(@unit) if Job::Measuring::FORETELLING.intersect?(readings.map(&:state))
       end
     end
   end

@@ -10,7 +10,10 @@ module Server
       # Mornings of two winters: what is older says nothing of the unit that it is now.
       TOLD_DAYS = 500
       OF_READINGS = %i[degrees_per_charge degrees_per_battery_degree slow_celsius limited_by].freeze
-      private_constant :TOLD_DAYS, :OF_READINGS
+      OF_MORNINGS = %i[celsius variance mornings coldest_start warmest_failure].freeze
+      # Units that wait for each other while all are worked out.
+      AT_ONCE = 500
+      private_constant :TOLD_DAYS, :OF_READINGS, :OF_MORNINGS, :AT_ONCE
 
       class << self
         # After a reading, a repair, a battery or a change of the unit itself.
@@ -19,77 +22,118 @@ module Server
         # @return [StartThreshold, nil] nil where nothing can be forecast
         def work_out(unit)
           db.transaction do
-            alone([unit.id])
-            inputs = Queries::StartInputs.new(unit)
-            found = inputs.call
-            next where(unit_id: unit.id).delete && nil if found.nil?
-
-            kept = columns_of(CORE::ColdStart::Threshold.new(found.inputs), found, inputs.system)
-            kept[:remedies] = Sequel.pg_jsonb(remedies(inputs, found, kept[:capacity_ampere_hour]))
-            dataset.insert_conflict(target: :unit_id, update: kept).insert(unit_id: unit.id, **kept)
-            hear_mornings([unit.id]).first
+            Unit.one_after_another([unit.id])
+            StartState.work_out(unit)
+            keep([unit])
           end
+          self[unit.id]
         end
 
         # After mornings were told, or how cold they were.
         #
         # @param unit_ids [Array<String>]
-        # @return [Array<StartThreshold>]
+        # @return [void]
         def hear_mornings(unit_ids)
           db.transaction do
-            alone(unit_ids)
-            shift = FleetShift.now
-            changed_at = Fitting.changed_at(unit_ids)
-            told = told_of(unit_ids)
-            where(unit_id: unit_ids).all.each { |row| row.hear(told.fetch(row.unit_id, []), since: changed_at[row.unit_id]&.to_date, shift: shift) }
+            Unit.one_after_another(unit_ids)
+            mornings = Mornings.new(unit_ids)
+            rows = where(unit_id: unit_ids).order(:unit_id).all.map do |row|
+              in_columns({ **row.values, **row.told(mornings.of(row.unit_id), shift: mornings.shift) })
+            end
+            write(rows, OF_MORNINGS)
           end
         end
 
-        # Every standing unit, one after another.
+        # By what is kept of their readings.
         #
-        # @return [Integer] how many can be forecast
-        def work_out_all = Unit.standing(false).select_map(:id).count { |id| work_out(Unit.with_pk!(id)) }
+        # @param unit_ids [Array<String>]
+        # @return [Integer] how many of them can be forecast
+        def work_out_each(unit_ids)
+          unit_ids.sort.each_slice(AT_ONCE).sum do |ids|
+            db.transaction do
+              Unit.one_after_another(ids)
+              keep(Unit.where(id: ids).order(:id).all)
+            end
+          end
+        end
 
         private
 
-        # One after another and in one order, so that none is worked out of what stood before another's write, and no two wait for each other.
-        # What only refers to a unit does not wait.
-        #
-        # SQL: select id from unit where id in ? order by id for no key update
-        def alone(unit_ids) = Unit.where(id: unit_ids).order(:id).lock_style('FOR NO KEY UPDATE').select_map(:id)
-
-        # SQL: select * from morning where unit_id in ? and dawn >= ? and low_celsius is not null order by dawn
-        def told_of(unit_ids)
-          Morning.where(unit_id: unit_ids).where { dawn >= Date.today - TOLD_DAYS }.exclude(low_celsius: nil).order(:dawn).all.group_by(&:unit_id)
+        def keep(units)
+          mornings = Mornings.new(units.map(&:id))
+          limits = Queries::FleetRules.new.limits
+          rows = Queries::StartInputs.of_each(units).filter_map { |inputs| row(inputs, mornings: mornings, limits: limits) }
+          where(unit_id: units.map(&:id) - rows.map { |row| row[:unit_id] }).delete
+          write(rows, rows.first.to_h.keys - [:unit_id])
         end
 
-        # Of a unit that ran the day before; those of a night in which it may freeze are told on its own sheet.
-        def remedies(inputs, found, capacity)
-          charge = CORE::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: capacity)
-          inputs.remedies(found, charge: charge, limits: Queries::FleetRules.new.limits)
-                .map { |one| { key: one.key, words: one.words, degrees: one.degrees.round(2), minutes: one.minutes } }
+        # SQL: insert into start_threshold (...) values (...), (...) on conflict (unit_id) do update set ... = excluded...
+        def write(rows, changed)
+          return 0 if rows.empty?
+
+          dataset.insert_conflict(target: :unit_id, update: changed.to_h { |name| [name, Sequel[:excluded][name]] }).multi_insert(rows)
+          rows.size
+        end
+
+        def row(inputs, mornings:, limits:)
+          found = inputs.call or return
+          unit_id = inputs.unit.id
+          kept = new { |row| row.values.replace(unit_id: unit_id, **of_readings(CORE::ColdStart::Threshold.new(found.inputs), found, inputs)) }
+          in_columns({ **kept.values, **kept.told(mornings.of(unit_id), shift: mornings.shift), remedies: remedies(inputs, found, kept, limits),
+                       worked_out_at: Time.now.utc })
         end
 
         # What its mornings are to move it from stands in it until they do.
-        def columns_of(threshold, found, system)
-          by_readings = { celsius: threshold.celsius, variance: threshold.variance }
-          { **by_readings, **by_readings.transform_keys { |key| :"reading_#{key}" }, **OF_READINGS.to_h { |key| [key, threshold.public_send(key)] },
-            tested: !found.read_at.nil?, read_at: found.read_at, narrowing: Sequel.pg_jsonb(threshold.narrowing.first(3)),
-            capacity_ampere_hour: system.capacity_ampere_hour(usual_ampere_hour: CORE::ColdStart::Table.figure('labels', 'capacity_ampere_hour')),
-            worked_out_at: Time.now.utc }
+        def of_readings(threshold, found, inputs)
+          { reading_celsius: threshold.celsius, reading_variance: threshold.variance, **OF_READINGS.to_h { |key| [key, threshold.public_send(key)] },
+            tested: !found.read_at.nil?, read_at: found.read_at, narrowing: threshold.narrowing.first(3),
+            capacity_ampere_hour: inputs.capacity_ampere_hour, asleep_ampere: inputs.asleep_ampere }
+        end
+
+        # Of a unit that ran the day before; those of a night in which it may freeze are told on its own sheet.
+        def remedies(inputs, found, kept, limits)
+          inputs.remedies(found, charge: kept.charge(nights_parked: 1), limits: limits)
+                .map { |one| { key: one.key, words: one.words, degrees: one.degrees.round(2), minutes: one.minutes } }
+        end
+
+        def in_columns(row) = { **row, narrowing: Sequel.pg_jsonb(row[:narrowing]), remedies: Sequel.pg_jsonb(row[:remedies]) }
+      end
+
+      # What each unit's mornings say, since its batteries became what they are.
+      class Mornings
+        # @param unit_ids [Array<String>]
+        def initialize(unit_ids)
+          @unit_ids = unit_ids
+        end
+
+        # @return [CORE::ColdStart::FleetShift::Shift]
+        def shift = @shift ||= FleetShift.now
+
+        # @param unit_id [String]
+        # @return [Array<CORE::ColdStart::Told::Dawn>] in order
+        def of(unit_id)
+          since = changed_at[unit_id]&.to_date
+          told.fetch(unit_id, []).select { |one| since.nil? || one.dawn >= since }.map(&:to_core)
+        end
+
+        private
+
+        def changed_at = @changed_at ||= Fitting.changed_at(@unit_ids)
+
+        # SQL: select * from morning where unit_id in ? and dawn >= ? and low_celsius is not null order by dawn
+        def told
+          @told ||= Morning.where(unit_id: @unit_ids).where { dawn >= Date.today - TOLD_DAYS }.exclude(low_celsius: nil).order(:dawn).all
+                           .group_by(&:unit_id)
         end
       end
 
-      # @param mornings [Array<Morning>] in order
-      # @param since [Date, nil] when its batteries became what they are
+      # @param dawns [Array<CORE::ColdStart::Told::Dawn>] in order
       # @param shift [CORE::ColdStart::FleetShift::Shift]
-      # @return [self]
-      def hear(mornings, since:, shift:)
-        told = CORE::ColdStart::Told.new(shift.on(by_readings), capacity_ampere_hour: capacity_ampere_hour)
-                                    .hear(mornings.select { |one| since.nil? || one.dawn >= since }.map(&:to_core))
-        update(celsius: told.stored.celsius, variance: told.stored.variance, mornings: told.count,
-               coldest_start: told.coldest_start, warmest_failure: told.warmest_failure)
-        self
+      # @return [Hash] columns that its mornings move
+      def told(dawns, shift:)
+        told = CORE::ColdStart::Told.new(shift.on(by_readings), capacity_ampere_hour: capacity_ampere_hour, **awake).hear(dawns)
+        { celsius: told.stored.celsius, variance: told.stored.variance, mornings: told.count, coldest_start: told.coldest_start,
+          warmest_failure: told.warmest_failure }
       end
 
       # @return [CORE::ColdStart::Evening::Stored]
@@ -101,12 +145,24 @@ module Server
       # @return [CORE::ColdStart::Evening]
       def evening(low_celsius:, day_before_celsius:, nights_parked: 1)
         CORE::ColdStart::Evening.of(stored, capacity_ampere_hour: capacity_ampere_hour, low_celsius: low_celsius,
-                                            day_before_celsius: day_before_celsius, nights_parked: nights_parked)
+                                            day_before_celsius: day_before_celsius, nights_parked: nights_parked, **awake)
+      end
+
+      # @param nights_parked [Integer]
+      # @return [CORE::ColdStart::Evening::Charge]
+      def charge(nights_parked:)
+        CORE::ColdStart::Evening.charge(nights_parked: nights_parked, capacity_ampere_hour: capacity_ampere_hour, **awake)
       end
 
       private
 
-      def by_readings = stored.tap { |one| one.celsius = reading_celsius }.tap { |one| one.variance = reading_variance }
+      # What stays on, where it was measured.
+      def awake = asleep_ampere ? { awake_ampere: asleep_ampere } : {}
+
+      def by_readings
+        CORE::ColdStart::Evening::Stored.new(celsius: reading_celsius, variance: reading_variance, degrees_per_charge: degrees_per_charge,
+                                             degrees_per_battery_degree: degrees_per_battery_degree, slow_celsius: slow_celsius)
+      end
     end
   end
 end

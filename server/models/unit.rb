@@ -28,6 +28,14 @@ module Server
           in_number_guard { create(with_class(input)) }.tap { |unit| StartThreshold.work_out(unit) }
         end
 
+        # Held until the transaction ends, in one order: nothing that is kept of them is worked out of what stood before another's write, and no
+        # two wait for each other. What only refers to a unit does not wait.
+        #
+        # SQL: select id from unit where id in ? order by id for no key update
+        #
+        # @param ids [Array<String>]
+        def one_after_another(ids) = where(id: ids).order(:id).lock_style('FOR NO KEY UPDATE').select_map(:id)
+
         # @param input [Hash] with make and model, or without
         # @return [Hash] with the class they are
         def with_class(input)

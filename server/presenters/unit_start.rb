@@ -28,9 +28,18 @@ module Server
       def forecast
         { verdict: verdict, spoken: Tonight.spoken_celsius(evening.celsius), spread_celsius: evening.spread.round,
           limited_by: Tonight.limited_by(row.limited_by), tested: row.tested, read_at: row.read_at&.iso8601, told: row.mornings,
-          low_celsius: low, curve: curve, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
+          stands: stands, low_celsius: low, curve: curve, chance_words: low && Tonight.spoken_chance(evening.chance(low)),
           cautions: @query.may_freeze? ? cautions(%w[frozen_battery]) : [],
           measure: measure, remedies: @query.remedies.map { |one| remedy(one) } }
+      end
+
+      # How long it may stand, and by which draw that is counted.
+      def stands
+        nights = low && @query.stands_nights or return
+        asleep = row.asleep_ampere
+        draw = CORE::Quantities::Figure.ampere(asleep || CORE::ColdStart::Table.figure('charge', 'awake_ampere'))
+        by = asleep ? "by the #{draw} that it drew asleep" : "if it draws the usual #{draw} asleep: measure it"
+        "At #{CORE::Quantities::Figure.celsius(low)} it may stand #{nights == 1 ? '1 night' : "#{nights} nights"}, #{by}"
       end
 
       # Degrees that are drawn, coldest first; the chart of demand ends there.

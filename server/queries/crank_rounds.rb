@@ -17,8 +17,8 @@ module Server
       MOST_LOOKED_AT = 200
       LEAST_RPM = 30.0
       private_constant :POSTS, :BETWEEN, :KEYS, :DROPS, :BEHAVES, :MEANWHILE, :MOST_LOOKED_AT, :LEAST_RPM
-      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere, speed_rpm; taken_at
-      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :speed_rpm, :taken_at, keyword_init: true)
+      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere, speed_rpm; cranked_at
+      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :speed_rpm, :cranked_at, keyword_init: true)
 
       # @param unit_id [String]
       # @param since [Time, nil] when the bank became what it is
@@ -81,7 +81,7 @@ module Server
 
         drops = DROPS.map { |key| round[key]&.value&.abs }
         Round.new(rest_volt: rest.to_f, posts_volt: posts.value, drop_volt: (drops.sum if drops.all?), celsius: celsius(round),
-                  ampere: round['cranking_current']&.value, speed_rpm: speed(round), taken_at: posts.taken_at)
+                  ampere: round['cranking_current']&.value, speed_rpm: speed(round), cranked_at: posts.taken_at)
       end
 
       # What hardly turned is no speed of a crank test.

@@ -20,7 +20,8 @@ module Server
 
       # @return [Array<Kind>] those of which something is due, or was never made
       def call
-        kinds = CORE::Readings::Rounds::ALL.map { |round| [round.key, round.label] } + [%w[grounds Grounds]]
+        kinds = CORE::Readings::Rounds::ALL.select { |round| CORE::Readings::Due.asked?(round.key) }.map { |round| [round.key, round.label] }
+        kinds += [%w[grounds Grounds]]
         kinds.select { |key, _| @only.nil? || @only == key }.map { |key, label| kind(key, label) }
       end
 

@@ -2,40 +2,44 @@
 
 module Server
   module Queries
-    # The batteries that stand in a unit, each by its label and what was last read of it.
-    class LabelledBank
+    # The batteries that stand in units, each by its label and what is known of it by now.
+    module LabelledBank
       CORE = Wattomneum
+      # battery: of the core, with its label; health_ratio against that label, rest_volt of its own: nil where nobody read it
+      Fitted = Struct.new(:position, :battery, :health_ratio, :rest_volt, keyword_init: true)
 
-      # @param fittings [Array<Models::Fitting>] that stand now, with their batteries
-      # @param system [Wattomneum::Units::ElectricalSystem]
-      def initialize(fittings, system)
-        @fittings = fittings
-        @system = system
-      end
-
-      # @return [Array<CORE::ColdStart::BankParts::Part>] of every position
-      def parts
-        @parts ||= @system.positions.map do |position|
-          battery = @system.batteries[position]
-          CORE::ColdStart::BankParts::Part.new(position: position, sae_ampere: battery&.rating&.sae_ampere, rest_volt: last('rest_voltage', position),
-                                               health_ratio: battery && health_ratio(battery, position))
+      class << self
+        # SQL: select unit_id, position, battery.*, health_percent, rest_volt from fitting join battery left join battery_state
+        #      where upper_inf(during) and unit_id in ?
+        #
+        # @param unit_ids [Array<String>]
+        # @return [Hash{String => Array<Fitted>}] by unit
+        def in_units(unit_ids)
+          rows = Models::Fitting.current.where(unit_id: unit_ids).join(:battery, id: :battery_id)
+                                .left_join(:battery_state, battery_id: Sequel[:battery][:id])
+          found = rows.select(:unit_id, :position, :tag, :type, :capacity_ampere_hour, :made_on, :rating_ampere, :rating_standard, :health_percent,
+                              Sequel[:battery_state][:rest_volt]).naked.all
+          found.group_by { |row| row[:unit_id] }.transform_values { |same| same.map { |row| fitted(row) } }
         end
-      end
 
-      private
+        # @param fitted [Array<Fitted>]
+        # @param system [CORE::Units::ElectricalSystem]
+        # @return [Array<CORE::ColdStart::BankParts::Part>] of every position
+        def parts(fitted, system)
+          system.positions.map do |position|
+            one = fitted.find { |each| each.position == position }
+            CORE::ColdStart::BankParts::Part.new(position: position, sae_ampere: one&.battery&.then { |battery| battery.rating.sae_ampere },
+                                                 health_ratio: one&.health_ratio, rest_volt: one&.rest_volt)
+          end
+        end
 
-      def health_ratio(battery, position)
-        measured = last('battery_test', position)
-        measured && (CORE::Batteries::Health.percent(measured_ampere: measured, rated_ampere: battery.rating.ampere) / 100.0)
-      end
+        private
 
-      # SQL: select distinct on (battery_id, test_key) ... from reading where battery_id in ? and test_key in ('battery_test', 'rest_voltage')
-      #      and <standing> order by battery_id, test_key, taken_at desc
-      def last(test_key, position)
-        @last ||= Models::Reading.standing.where(battery_id: @fittings.map(&:battery_id), test_key: %w[battery_test rest_voltage])
-                                 .where(Sequel[:value] > 0.0).distinct(:battery_id, :test_key)
-                                 .order(:battery_id, :test_key, Sequel.desc(:taken_at)).select_hash(%i[battery_id test_key], :value)
-        @last[[@fittings.find { |fitting| fitting.position == position }&.battery_id, test_key]]
+        # A figure of nothing tells nothing.
+        def fitted(row)
+          health, rest = row.values_at(:health_percent, :rest_volt).map { |figure| figure if figure&.positive? }
+          Fitted.new(position: row[:position], battery: Models::Battery.core(row), health_ratio: health && (health / 100.0), rest_volt: rest)
+        end
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module Server
   module Queries
-    # What is known of one unit's start: its last crank test that still holds, or its labels and its tester, and the usual current.
+    # What is known of one unit's start: its last crank test that still holds, or its labels and its tester, and the usual current. From what is
+    # kept of units and batteries (Models::StartState, Models::BatteryState), so that a whole fleet is a handful of queries.
     class StartInputs
       CORE = Wattomneum
       # Where nobody said how warm it was, and how far that may be off.
@@ -12,25 +13,63 @@ module Server
       Found = Struct.new(:inputs, :read_at, :drop_volt, keyword_init: true)
 
       # @param unit [Models::Unit]
-      def initialize(unit)
+      # @return [StartInputs]
+      def self.of(unit) = of_each([unit]).first
+
+      # SQL: select fitting.unit_id, position, battery.*, health_percent, rest_volt from fitting join battery left join battery_state
+      #      where upper_inf(during) and unit_id in ?
+      #
+      # @param units [Array<Models::Unit>]
+      # @return [Array<StartInputs>] in their order
+      def self.of_each(units)
+        ids = units.map(&:id)
+        fitted = LabelledBank.in_units(ids)
+        states = Models::StartState.where(unit_id: ids).to_hash(:unit_id)
+        units.map { |unit| new(unit, fitted: fitted.fetch(unit.id, []), state: states[unit.id]) }
+      end
+
+      attr_reader :unit
+
+      # @param unit [Models::Unit]
+      # @param fitted [Array<LabelledBank::Fitted>] what stands in it now
+      # @param state [Models::StartState, nil]
+      def initialize(unit, fitted:, state: nil)
         @unit = unit
+        @fitted = fitted
+        @state = state
       end
 
       # @return [Found, nil] nil where nothing can be forecast: no starter, no battery, or none of lead and acid
       def call
-        return unless system.starter? && system.battery? && system.lead_acid?
+        return unless foreseeable?
 
-        CrankRounds.new(@unit.id, since: Models::Fitting.changed_at([@unit.id])[@unit.id]).all.lazy.filter_map do |round|
-          tested(round)
-        end.first || untested
+        tested(@state) || untested
+      end
+
+      # @return [Boolean] whether it has a starter, and batteries of lead and acid
+      def foreseeable? = system.starter? && system.battery? && system.lead_acid?
+
+      # @param test [#rest_volt, #posts_volt, #drop_volt, #celsius, #ampere, #speed_rpm, nil] a crank test: a round or what is kept of one
+      # @return [Found, nil] nil where it is none that anything follows from
+      def tested(test)
+        return if test&.posts_volt.nil?
+
+        Found.new(inputs: CORE::ColdStart::Inputs.of_test(crank_test(test), **aids, known: unread(test)), read_at: test.cranked_at,
+                  drop_volt: test.drop_volt)
+      rescue CORE::InvalidQuantityError
+        nil
       end
 
       # @return [Wattomneum::Units::ElectricalSystem] with the batteries that stand in it
-      def system = @system ||= @unit.core_system(fittings.to_h { |fitting| [fitting.position, fitting.battery.to_core] })
+      def system = @system ||= @unit.core_system(@fitted.to_h { |one| [one.position, one.battery] })
 
-      # @param celsius [Float] of the crank test
-      # @return [CORE::ColdStart::BankParts]
-      def bank(**celsius) = CORE::ColdStart::BankParts.new((@labelled ||= LabelledBank.new(fittings, system)).parts, system: system, **celsius)
+      # @return [Float] Ah of its bank, by its labels or as usual
+      def capacity_ampere_hour
+        system.capacity_ampere_hour(usual_ampere_hour: CORE::ColdStart::Table.figure('labels', 'capacity_ampere_hour'))
+      end
+
+      # @return [Float, nil] A, what was measured of it asleep
+      def asleep_ampere = @state&.asleep_ampere
 
       # What each thing that may be done would win.
       #
@@ -47,26 +86,21 @@ module Server
 
       private
 
-      def fittings = @fittings ||= Models::Fitting.current.where(unit_id: @unit.id).eager(:battery).all
+      def bank(**celsius) = CORE::ColdStart::BankParts.new(LabelledBank.parts(@fitted, system), system: system, **celsius)
       def aids = { heat_aid: @unit.heat_aid, control_unit: @unit.control_unit }
       def usual_drop = system.blocks_in_series * CORE::ColdStart::Table.figure('untested', 'drop_volt')
 
-      def tested(round)
-        test = CORE::Cranking::CrankTest.new(
-          rest_volt: round.rest_volt, posts_volt: round.posts_volt, drop_volt: round.drop_volt || usual_drop, ampere: round.ampere,
-          speed_rpm: round.speed_rpm,
-          celsius: round.celsius || UNSAID.value, batteries_in_series: system.blocks_in_series
-        )
-        Found.new(inputs: CORE::ColdStart::Inputs.of_test(test, **aids, known: unread(round)), read_at: round.taken_at, drop_volt: round.drop_volt)
-      rescue CORE::InvalidQuantityError
-        nil
+      def crank_test(test)
+        CORE::Cranking::CrankTest.new(rest_volt: test.rest_volt, posts_volt: test.posts_volt, drop_volt: test.drop_volt || usual_drop,
+                                      ampere: test.ampere, speed_rpm: test.speed_rpm, celsius: test.celsius || UNSAID.value,
+                                      batteries_in_series: system.blocks_in_series)
       end
 
       # What was not read may be off by more.
-      def unread(round)
+      def unread(test)
         spread = usual_drop * CORE::ColdStart::Table.figure('untested', 'drop_spread_ratio')
-        { **(round.drop_volt ? {} : { drop_volt: CORE::ColdStart::Inputs::Input.new(value: usual_drop, spread: spread) }),
-          **(round.celsius ? {} : { test_celsius: UNSAID }) }
+        { **(test.drop_volt ? {} : { drop_volt: CORE::ColdStart::Inputs::Input.new(value: usual_drop, spread: spread) }),
+          **(test.celsius ? {} : { test_celsius: UNSAID }) }
       end
 
       def untested

@@ -7,12 +7,10 @@ module Server
     class Tonight
       # Lines that are shown; one likelier than this is named.
       MOST_LINES = 40
-      MOST_WEIGHED = 400
+      MOST_WEIGHED = 3 * MOST_LINES
       NAMED = 0.5
       LEAST = 0.03
       RECORD_DAYS = 60
-      # Of a morning and its low, roughly.
-      MORNING_VARIANCE = 9.0
       # nights: by yard id; lines: the least likely to start first; others: how many more there are; outcomes and plans: of that dawn, by unit
       # id and dawn; systems: of units for which something is planned, by id
       Result = Struct.new(:yards, :dawns, :today, :nights, :lines, :others, :untested, :outcomes, :plans, :systems, :record,
@@ -54,27 +52,17 @@ module Server
                             .where(Sequel[:unit][:retired_at] => nil)
       end
 
-      # In the rough order of their chances, many more than are shown: exactly they are worked out one by one.
+      # In the rough order of what is at stake, more than are shown: exactly they are worked out one by one.
       #
       # SQL: select start_threshold.*, number, name, yard_id, yard.name, time_zone from <foreseen> join night on yard_id
-      #      where (yard_id, dawn) in (...) order by (celsius + <what standing costs> - low_celsius) / sqrt(variance + 9) desc limit 400
+      #      where (yard_id, dawn) in (...) order by <rough chance x weight> desc limit 120
       def likely
         return [] if dawns.empty?
 
-        off = Sequel[:start_threshold][:celsius] + standing_costs - Sequel[:night][:low_celsius]
-        rough = off / Sequel.function(:sqrt, Sequel[:start_threshold][:variance] + MORNING_VARIANCE)
-        foreseen.join(Models::Night.where(coming).as(:night), yard_id: Sequel[:unit][:yard_id]).order(Sequel.desc(rough)).limit(MOST_WEIGHED)
-                .select_all(:start_threshold)
+        foreseen.join(Models::Night.where(coming).as(:night), yard_id: Sequel[:unit][:yard_id])
+                .order(Sequel.desc(RoughChance.consequence)).limit(MOST_WEIGHED).select_all(:start_threshold)
                 .select_append(*%i[matters parked_since number name yard_id].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
                                Sequel[:yard][:time_zone]).all
-      end
-
-      # Degrees that nights of standing cost by what stays awake.
-      def standing_costs
-        a_night = %w[awake_ampere losses].map { |key| Wattomneum::ColdStart::Table.figure('charge', key) }.reduce(:*) * 24
-        nights = Sequel.function(:greatest, Sequel[:night][:dawn] - Sequel[:unit][:parked_since] - 1, 0)
-        Sequel.function(:coalesce,
-                        nights * a_night * Sequel[:start_threshold][:degrees_per_charge] / Sequel[:start_threshold][:capacity_ampere_hour], 0)
       end
 
       def line(row)

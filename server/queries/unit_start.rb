@@ -33,9 +33,21 @@ module Server
                                  nights_parked: nights_parked)
       end
 
+      # How long it may stand in such cold before it is likelier not to start than to start.
+      #
+      # @return [Integer, nil] nights; nil where it is so already, or where two months are not enough
+      def stands_nights
+        most = Models::Unit::MOST_NIGHTS
+        fails = (1..most).find { |nights| likely_to_fail?(nights) } || (most + 1)
+        fails - 1 if fails.between?(2, most)
+      end
+
+      # @return [Models::StartState, nil]
+      def state = @state ||= Models::StartState[unit.id]
+
       # @return [Array<CORE::ColdStart::Remedies::Remedy>]
       def remedies
-        inputs = StartInputs.new(unit)
+        inputs = StartInputs.of(unit)
         found = inputs.call or return []
         inputs.remedies(found, charge: evening.charge, may_freeze: may_freeze?, limits: FleetRules.new.limits)
       end
@@ -45,6 +57,13 @@ module Server
 
       # @return [Array<Models::Morning>] the newest first
       def mornings = @mornings ||= Models::Morning.where(unit_id: unit.id).order(Sequel.desc(:dawn)).limit(LAST).all
+
+      private
+
+      def likely_to_fail?(nights)
+        low = night&.low_celsius or return false
+        row.evening(**night.forecast, nights_parked: nights).chance(low) > Tonight::NAMED
+      end
     end
   end
 end

@@ -30,7 +30,7 @@ module Server
       private
 
       def kind
-        Wattomneum::Readings::Rounds::BY_KEY[params['kind']] || raise(Refusals::NotFound, 'There is no such round: batteries, start or charge')
+        Wattomneum::Readings::Rounds::BY_KEY[params['kind']] || raise(Refusals::NotFound, 'No such round: batteries, start, charge or asleep')
       end
 
       def round = Models::Round.new(hold!(Models::Unit.dataset, id_param, 'unit'), now: Time.now.utc)

@@ -38,8 +38,10 @@ module Server
 
           standing_reading!(reading_id)
           Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
-          foresee
-          Queries::JobRecord.new(self).tap { |record| Judgement.keep_changed(record) }
+          Queries::JobRecord.new(self).tap do |record|
+            Judgement.keep_changed(record)
+            foresee
+          end
         end
 
         private
@@ -82,11 +84,11 @@ module Server
         end
 
         def judged(readings)
-          foresee if FORETELLING & readings.map(&:state) != []
           record = Queries::JobRecord.new(self)
           record.suspects.order
           readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) }
           Judgement.keep_changed(record)
+          foresee if FORETELLING.intersect?(readings.map(&:state))
           record
         end
 

@@ -37,7 +37,7 @@ module Wattomneum
         changed = @parts.map do |part|
           positions.include?(part.position) ? Part.new(**part.to_h, health_ratio: health_ratio, rest_volt: full) : part
         end
-        whole(changed) / whole(@parts)
+        whole(changed) / (@whole ||= whole(@parts))
       end
 
       # @return [Float] ohm of the whole bank by labels and testers, at the charge of a unit that ran today
@@ -56,7 +56,9 @@ module Wattomneum
         Batteries::Bank.equivalent(sources, arrangement: @system.arrangement).resistance_ohm
       end
 
-      def ohm(part)
+      def ohm(part) = (@ohm ||= {})[part] ||= resistance_ohm(part)
+
+      def resistance_ohm(part)
         label, untested = %w[sae_ampere untested_health_ratio].map { |key| Table.figure('labels', key) }
         Batteries::InternalResistance.from_rating(
           measured_sae_ampere: (part.sae_ampere || label) * (part.health_ratio || untested), rest_volt: six_cells(part.rest_volt),

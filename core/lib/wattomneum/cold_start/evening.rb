@@ -43,9 +43,10 @@ module Wattomneum
       # @param low_celsius [Float]
       # @param day_before_celsius [Float, nil]
       # @param nights_parked [Numeric]
+      # @param asleep [Hash] awake_ampere where it was measured
       # @return [Evening] the one before a dawn
-      def self.of(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:, nights_parked: 1)
-        new(stored, charge: charge(nights_parked: nights_parked, capacity_ampere_hour: capacity_ampere_hour),
+      def self.of(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:, nights_parked: 1, **asleep)
+        new(stored, charge: charge(nights_parked: nights_parked, capacity_ampere_hour: capacity_ampere_hour, **asleep),
                     warmer_celsius: warmer_celsius(day_before_celsius, low_celsius))
       end
 

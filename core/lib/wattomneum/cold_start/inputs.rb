@@ -23,7 +23,8 @@ module Wattomneum
         @batteries_in_series = batteries_in_series
         @rest_volt = rest_volt
         @control_unit = control_unit
-        @values = values
+        @inputs = values
+        @values = values.transform_values(&:value).freeze
         freeze
       end
 
@@ -62,17 +63,17 @@ known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_vol
 
       # @param key [Symbol]
       # @return [Float]
-      def value(key) = @values.fetch(key).value
+      def value(key) = @values.fetch(key)
 
       # @param key [Symbol]
       # @return [Float]
-      def spread(key) = @values.fetch(key).spread
+      def spread(key) = @inputs.fetch(key).spread
 
       # @return [Boolean] whether a control unit has to stay awake for it to start
       def control_unit? = @control_unit
 
       # @return [Hash{Symbol => Float}] the values alone
-      def values = @values.transform_values(&:value)
+      attr_reader :values
 
       class << self
         private

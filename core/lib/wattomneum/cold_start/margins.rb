@@ -12,17 +12,31 @@ module Wattomneum
       private_constant :COLD_UNDER_CELSIUS
 
       # @param inputs [Inputs]
-      # @param off [Symbol, nil] the one input that is off
-      # @param by [Float] how far
-      # @param mended [Mended] what is otherwise than at the test
       # @param demand [#ratio] engine demand by oil temperature
-      def initialize(inputs, off: nil, by: 0.0, mended: Mended.nothing, demand: Table::LogDemand)
-        values = inputs.values
-        values[off] += by if off
+      def initialize(inputs, demand: Table::LogDemand)
+        @rest_volt = inputs.rest_volt
         @batteries = inputs.batteries_in_series
         @needs_posts = inputs.control_unit?
         @demand = demand
-        prepare(inputs.rest_volt, values, mended)
+        @mended = Mended.nothing
+        take(inputs.values)
+      end
+
+      # @param key [Symbol] the one input that is off
+      # @param by [Float] how far
+      # @return [Margins]
+      def off(key, by)
+        values = @values.merge(key => @values.fetch(key) + by)
+        dup.tap { |one| one.take(values) }
+      end
+
+      # @param mended [Mended] what is otherwise than at the test
+      # @return [Margins]
+      def mended(mended)
+        dup.tap do |one|
+          one.mended = mended
+          one.take(@values)
+        end
       end
 
       # @param celsius [Float] air at dawn
@@ -50,7 +64,7 @@ module Wattomneum
       # @param battery_celsius [Float]
       # @return [Array(Float, Float)] rpm, and volts at the posts while it turns
       def turned(oil_celsius, charge_ratio, battery_celsius)
-        demand = (@demand.ratio(oil_celsius) / @demand_at_test)**@demand_exponent
+        demand = (demand_ratio(oil_celsius) / @demand_at_test)**@demand_exponent
         sag = @sag * bank_ratio(charge_ratio, battery_celsius)
         open = open_volt(charge_ratio)
         lost = (sag + @lost) * demand
@@ -60,31 +74,63 @@ module Wattomneum
         [@speed_rpm * ratio, open - (sag * demand * (1.0 - @torque_share + (@torque_share * ratio)))]
       end
 
-      private
+      protected
 
-      def prepare(rest_volt, values, mended)
+      attr_writer :mended
+
+      def take(values)
+        look_up(values)
+        @values = values
         posts = values[:posts_volt] - values[:bank_resistance] - values[:cranking_ampere]
         at_starter = posts - values[:drop_volt]
-        @sag = (rest_volt - posts) * mended.bank_ratio
-        @lost = (values[:drop_volt] * mended.drop_ratio) + (values[:own_resistance_share] * at_starter)
+        @sag = (@rest_volt - posts) * @mended.bank_ratio
+        @lost = (values[:drop_volt] * @mended.drop_ratio) + (values[:own_resistance_share] * at_starter)
         @back_emf = (1.0 - values[:own_resistance_share]) * at_starter
+        plain(values)
+        @oil_warmer += @mended.heated_celsius
+      end
+
+      private
+
+      # What two tables say of the test is looked up again only where that is off.
+      def look_up(values)
+        @charge_at_test = Table.charge_factor(values[:charge_ratio]) if @values.nil? || values[:charge_ratio] != @values[:charge_ratio]
+        return if @values && values[:test_celsius] == @values[:test_celsius]
+
         @demand_at_test = @demand.ratio(values[:test_celsius])
         @cold_at_test = Table.cold_factor(values[:test_celsius])
-        @charge_at_test = Table.charge_factor(values[:charge_ratio])
-        plain(values)
-        @oil_warmer += mended.heated_celsius
       end
 
       def plain(values)
-        @oil_warmer, @battery_warmer, @speed_rpm, @firing_rpm, @firing_per_degree, @control_unit_volt, @torque_share,
-          @demand_exponent, @cold_exponent =
-          values.values_at(:oil_warmer_celsius, :battery_warmer_celsius, :speed_rpm, :firing_rpm, :firing_rpm_per_degree, :control_unit_volt,
-                           :torque_speed_share, :demand_exponent, :cold_exponent)
+        @oil_warmer = values[:oil_warmer_celsius]
+        @battery_warmer = values[:battery_warmer_celsius]
+        @speed_rpm = values[:speed_rpm]
+        @firing_rpm = values[:firing_rpm]
+        @firing_per_degree = values[:firing_rpm_per_degree]
+        @control_unit_volt = values[:control_unit_volt]
+        @torque_share = values[:torque_speed_share]
+        @demand_exponent = values[:demand_exponent]
+        @cold_exponent = values[:cold_exponent]
       end
 
       def bank_ratio(charge_ratio, battery_celsius)
         at_charge(charge_ratio)
-        ((@cold_at_test / Table.cold_factor(battery_celsius))**@cold_exponent) * @charge_at_test / @charge_factor
+        ((@cold_at_test / cold_factor(battery_celsius))**@cold_exponent) * @charge_at_test / @charge_factor
+      end
+
+      # The same cold is asked for again and again, one input off after another.
+      def demand_ratio(celsius)
+        return @demand_then if @demand_celsius == celsius
+
+        @demand_celsius = celsius
+        @demand_then = @demand.ratio(celsius)
+      end
+
+      def cold_factor(celsius)
+        return @cold_then if @cold_celsius == celsius
+
+        @cold_celsius = celsius
+        @cold_then = Table.cold_factor(celsius)
       end
 
       def open_volt(charge_ratio)
@@ -92,7 +138,7 @@ module Wattomneum
         @open_volt
       end
 
-      # The same charge is asked for again and again.
+      # So is the same charge.
       def at_charge(charge_ratio)
         return if @charge_ratio == charge_ratio
 

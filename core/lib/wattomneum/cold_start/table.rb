@@ -12,20 +12,15 @@ module Wattomneum
       # Demand is interpolated in its logarithm: straight lines have kinks, at which the thresholds of a fleet would pile up. Beyond the coldest
       # point of the chart it is carried on, to tell apart what a forecast only calls colder than the chart.
       module LogDemand
-        POINTS = Batteries::Tables::DATA.fetch('engine_demand_percent').fetch('points').sort.map do |celsius, percent|
-          [celsius.to_f, Math.log(percent / 100.0)]
-        end.freeze
+        POINTS = Batteries::Tables::DATA.fetch('engine_demand_percent').fetch('points')
+        LINE = Numerics::PiecewiseLine.new(POINTS.map { |celsius, percent| [celsius, Math.log(percent / 100.0)] })
+        WARM_CELSIUS = POINTS.map(&:first).max
+        private_constant :POINTS, :LINE, :WARM_CELSIUS
 
         # @param celsius [Float] of the oil
         # @return [Float] cranking torque as a ratio of that at 27 degC
         # @example -18 degC   # => 2.1
-        def self.ratio(celsius)
-          return 1.0 if celsius >= POINTS.last.first
-
-          upper = (POINTS.index { |point, _| point > celsius } || 0).clamp(1..)
-          (cold, low), (warm, high) = POINTS[upper - 1], POINTS[upper]
-          Math.exp(low + ((high - low) * (celsius - cold) / (warm - cold)))
-        end
+        def self.ratio(celsius) = celsius >= WARM_CELSIUS ? 1.0 : Math.exp(LINE.carried_on(celsius))
       end
 
       # @param section [String] of the file
@@ -38,9 +33,9 @@ module Wattomneum
       # @param celsius [Float] of the battery
       # @return [Float] how stiff it is against -18 degC
       def self.cold_factor(celsius)
-        return COLD.clamped(celsius) if celsius >= COLDEST.first
+        return COLD.clamped(celsius) if celsius >= COLDEST_CELSIUS
 
-        [COLDEST.last + (COLD_SLOPE * (celsius - COLDEST.first)), LEAST_STIFF].max
+        [COLD.carried_on(celsius), LEAST_STIFF].max
       end
 
       # @param charge_ratio [Float]
@@ -51,12 +46,11 @@ module Wattomneum
       # @return [Float] open-circuit volts of one battery
       def self.rest_volt(charge_ratio) = Batteries::StateOfCharge.rest_voltage(charge_percent: charge_ratio * 100.0)
 
-      COLDEST, NEXT_COLDEST = Batteries::Tables::DATA.fetch('resistance_cold_factor').fetch('points').sort.first(2)
-      COLD_SLOPE = (NEXT_COLDEST.last - COLDEST.last) / (NEXT_COLDEST.first - COLDEST.first).to_f
+      COLDEST_CELSIUS = Batteries::Tables::DATA.fetch('resistance_cold_factor').fetch('points').map(&:first).min
       LEAST_STIFF = 0.2
       COLD = Batteries::Tables.line('resistance_cold_factor')
       CHARGE = Batteries::Tables.line('resistance_charge_factor')
-      private_constant :COLD, :CHARGE, :COLDEST, :NEXT_COLDEST, :COLD_SLOPE, :LEAST_STIFF
+      private_constant :COLD, :CHARGE, :COLDEST_CELSIUS, :LEAST_STIFF
     end
   end
 end

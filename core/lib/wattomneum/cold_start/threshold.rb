@@ -10,7 +10,9 @@ module Wattomneum
       SEARCHED_CELSIUS = (-60.0..40.0)
       # Colder than the chart of demand goes no figure is named.
       CHART_CELSIUS = Cranking::EngineDemand::COLDEST_CELSIUS.to_f
-      private_constant :SEARCHED_CELSIUS
+      # What is done to a unit seldom wins more.
+      WON_CELSIUS = 16.0
+      private_constant :SEARCHED_CELSIUS, :WON_CELSIUS
 
       # @param inputs [Inputs]
       # @param charge_ratio [Float] that it is counted from
@@ -18,7 +20,6 @@ module Wattomneum
       def initialize(inputs, charge_ratio: Inputs.usual_charge, demand: Table::LogDemand)
         @inputs = inputs
         @charge = charge_ratio
-        @demand = demand
         @margins = Margins.new(inputs, demand: demand)
       end
 
@@ -75,7 +76,9 @@ module Wattomneum
       # @param mended [Mended]
       # @param charge_ratio [Float]
       # @return [Float] degC that its threshold is lower then
-      def degrees_won(mended, charge_ratio: @charge) = celsius - found(Margins.new(@inputs, mended: mended, demand: @demand), charge_ratio)
+      def degrees_won(mended, charge_ratio: @charge)
+        celsius - found(@margins.mended(mended), charge_ratio, from: celsius - WON_CELSIUS, to: celsius)
+      end
 
       private
 
@@ -84,17 +87,22 @@ module Wattomneum
         @slope ||= [(@margins.least(celsius + 1, @charge) - @margins.least(celsius - 1, @charge)) / 2, 1e-6].max
       end
 
+      # What it was asked for last is what each input that is off is asked for.
+      def at_threshold = @at_threshold ||= @margins.dup.tap { |margins| margins.least(celsius, @charge) }
+
       def shift(key)
         spread = @inputs.spread(key)
         return 0.0 if spread.zero?
 
-        under, over = [-spread, spread].map { |by| Margins.new(@inputs, off: key, by: by, demand: @demand).least(celsius, @charge) }
+        under, over = [-spread, spread].map { |by| at_threshold.off(key, by).least(celsius, @charge) }
         (under - over) / (2 * slope)
       end
 
-      # A margin rises with the temperature.
-      def found(margins, charge)
-        Numerics::Root.between(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end) { |celsius| margins.least(celsius, charge) - 1.0 }
+      # A margin rises with the temperature. It is looked for where it is likely first, and everywhere where it does not lie there.
+      def found(margins, charge, from: SEARCHED_CELSIUS.begin, to: SEARCHED_CELSIUS.end)
+        over = ->(celsius) { margins.least(celsius, charge) - 1.0 }
+        at = Numerics::Root.between(from, to, &over)
+        at > from && at < to ? at : Numerics::Root.between(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end, &over)
       end
     end
   end

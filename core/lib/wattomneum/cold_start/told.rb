@@ -17,10 +17,10 @@ module Wattomneum
       attr_reader :coldest_start, :warmest_failure
 
       # @param prior [Evening::Stored] by readings alone
-      # @param capacity_ampere_hour [Float] of the bank
-      def initialize(prior, capacity_ampere_hour:)
+      # @param bank [Hash] capacity_ampere_hour; awake_ampere where it was measured
+      def initialize(prior, **bank)
         @stored = prior
-        @capacity = capacity_ampere_hour
+        @bank = bank
         @count = 0
       end
 
@@ -35,7 +35,7 @@ module Wattomneum
 
       def one(dawn)
         told = Morning::TELLING[dawn.outcome] or return
-        tonight = Evening.of(@stored, capacity_ampere_hour: @capacity, **dawn.to_h.except(:outcome))
+        tonight = Evening.of(@stored, **@bank, **dawn.to_h.except(:outcome))
         morning = tonight.morning(dawn.low_celsius)
         note(told, dawn.low_celsius - (tonight.celsius - @stored.celsius)) if morning.likely?(dawn.outcome)
         @count += 1

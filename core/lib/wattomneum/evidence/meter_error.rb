@@ -13,6 +13,9 @@ module Wattomneum
       DIFFERENCE_DIGITS = 4
       CLAMP_RATIO = 0.03
       CLAMP_ZERO_AMPERE = 2.0
+      # A clamp for milliamperes that was set to nothing around nothing (from memory).
+      SMALL_CLAMP_RATIO = 0.02
+      SMALL_CLAMP_ZERO_AMPERE = 0.005
       # Strobe or count of a trace over some seconds: from memory.
       SPEED_RATIO = 0.02
       # Last digit of a meter of 4,000 counts that ranges by itself, by the most volts of each range.
@@ -34,6 +37,11 @@ module Wattomneum
       # @return [Float] amperes that it may be off
       # @example 600 A   # => 20.0
       def self.ampere(value) = (CLAMP_RATIO * value.abs) + CLAMP_ZERO_AMPERE
+
+      # @param value [Float] amperes as shown by a clamp for milliamperes, or worked out from a fuse
+      # @return [Float] amperes that it may be off
+      # @example 60 mA   # => 0.0062
+      def self.small_ampere(value) = (SMALL_CLAMP_RATIO * value.abs) + SMALL_CLAMP_ZERO_AMPERE
 
       # @param value [Float] turns a minute, of an engine that does not turn evenly while it cranks
       # @return [Float] turns a minute that it may be off

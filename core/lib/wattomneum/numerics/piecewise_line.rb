@@ -5,40 +5,43 @@ module Wattomneum
     # A line through given points: linear between them; what happens outside is the caller's choice.
     class PiecewiseLine
       # @param points [Array<Array(Float, Float)>] x and y, in any order of x
-      # @raise [ArgumentError] with fewer than two points
+      # @raise [ArgumentError] with fewer than two points, or two at one x
       def initialize(points)
         raise ArgumentError, 'a line needs two points' if points.size < 2
 
-        @points = points.map { |x, y| [x.to_f, y.to_f].freeze }.sort_by(&:first).freeze
+        raise ArgumentError, 'a line has one point at each x' if points.uniq(&:first).size < points.size
+
+        @xs, @ys = points.map { |x, y| [x.to_f, y.to_f] }.sort_by(&:first).transpose.each(&:freeze)
         freeze
       end
 
       # @param x [Float]
       # @return [Float] y, held at the end values outside the points
       def clamped(x)
-        at(x.clamp(@points.first.first, @points.last.first))
+        at(x.clamp(@xs.first, @xs.last))
       end
 
       # @param x [Float]
       # @return [Float] y
       # @raise [OutOfTableRangeError] outside the points
       def within(x)
-        low = @points.first.first
-        high = @points.last.first
-        raise OutOfTableRangeError, "#{x} lies outside the table, #{low} to #{high}" unless x.between?(low, high)
+        raise OutOfTableRangeError, "#{x} lies outside the table, #{@xs.first} to #{@xs.last}" unless x.between?(@xs.first, @xs.last)
 
         at(x)
       end
 
+      # @param x [Float]
+      # @return [Float] y, carried on along its first and last piece outside the points
+      def carried_on(x) = at(x)
+
       private
 
+      # Counted up rather than searched: lines are short, and a fleet asks hundreds of thousands of times.
       def at(x)
-        upper = @points.index { |point_x, _| point_x >= x }
-        return @points[0].last if upper.zero?
-
-        (x0, y0) = @points[upper - 1]
-        (x1, y1) = @points[upper]
-        y0 + ((y1 - y0) * (x - x0) / (x1 - x0))
+        upper = 1
+        upper += 1 while upper < @xs.size - 1 && @xs[upper] < x
+        lower = upper - 1
+        @ys[lower] + ((@ys[upper] - @ys[lower]) * (x - @xs[lower]) / (@xs[upper] - @xs[lower]))
       end
     end
   end

@@ -9,6 +9,10 @@ module Wattomneum
       # By what was read a round is known to have been made.
       TESTS = { 'batteries' => 'battery_test', 'start' => 'posts_cranking', 'charge' => 'charging_fast_idle' }.freeze
 
+      # @param kind [String] key of a round
+      # @return [Boolean] whether it comes round by the calendar; others are made where they are needed
+      def self.asked?(kind) = LIMITS.key?(kind)
+
       # @param kind [String] key of a round, or grounds
       # @param limits [Limits::Table]
       # @return [Integer]

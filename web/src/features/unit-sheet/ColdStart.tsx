@@ -94,6 +94,7 @@ export function ColdStart({ sheet }: { sheet: UnitSheet }) {
         Cold start
       </h2>
       <Foretold forecast={start.forecast} />
+      {start.forecast.stands && <p>{glued(start.forecast.stands)}</p>}
       {may && !sheet.retired && <Parked sheet={sheet} start={start} />}
       {may && !sheet.retired && (
         <div className="flex flex-col gap-2">

@@ -6,6 +6,7 @@ const ROUNDS = [
   { to: 'rounds/start', label: 'Crank round' },
   { to: 'traces', label: 'Crank traces' },
   { to: 'rounds/charge', label: 'Charging session' },
+  { to: 'rounds/asleep', label: 'Draw asleep' },
   { to: 'grounds', label: 'Grounds, map and round' },
 ]
 

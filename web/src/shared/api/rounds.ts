@@ -5,10 +5,10 @@ import { wish } from './wish'
 
 type Schemas = components['schemas']
 export type Round = Schemas['Round']
-export type RoundKind = 'batteries' | 'start' | 'charge'
+export type RoundKind = 'batteries' | 'start' | 'charge' | 'asleep'
 export type RoundStep = Round['steps'][number]
 
-export const isRound = (kind: string): kind is RoundKind => ['batteries', 'start', 'charge'].includes(kind)
+export const isRound = (kind: string): kind is RoundKind => ['batteries', 'start', 'charge', 'asleep'].includes(kind)
 
 /** A round of today: its steps and what was read at each. */
 export const round = (id: string, kind: RoundKind) =>

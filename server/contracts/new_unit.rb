@@ -26,6 +26,7 @@ module Server
         optional(:heat_aid).value(:bool)
         optional(:control_unit).value(:bool)
         optional(:matters).value(:string, included_in?: Wattomneum::ColdStart::Consequence::KEYS)
+        optional(:exposure).value(:string, included_in?: Wattomneum::Readings::Due::EXPOSURES)
         optional(:make).maybe(Types::Text, max_size?: 40)
         optional(:model).maybe(Types::Text, max_size?: 40)
       end

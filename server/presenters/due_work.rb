@@ -11,14 +11,14 @@ module Server
 
       def self.shown(kind)
         round = kind.key == 'grounds' ? 'grounds' : "rounds/#{kind.key}"
-        { key: kind.key, label: kind.label, months: kind.months, count: kind.due, never: kind.never,
-          units: kind.units.map { |row| unit(row, kind, round) } }
+        { key: kind.key, label: kind.label, months: kind.months.fetch('dry'), salt_months: kind.months.fetch('salt'),
+          count: kind.due, never: kind.never, units: kind.units.map { |row| unit(row, kind, round) } }
       end
 
       def self.unit(row, kind, round)
         last = Models::Yard.day_of(row[:last_at], row[:time_zone])
         { unit_id: row[:id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard], last_on: last.iso8601,
-          due_on: Wattomneum::Readings::Due.on(last, kind.months).iso8601, path: "/units/#{row[:id]}/#{round}" }
+          due_on: Wattomneum::Readings::Due.on(last, kind.months.fetch(row[:exposure])).iso8601, path: "/units/#{row[:id]}/#{round}" }
       end
       private_class_method :shown, :unit
     end

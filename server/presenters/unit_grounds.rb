@@ -20,7 +20,7 @@ module Server
         answer = { unit: @grounds.unit.values.slice(:id, :number, :name), time_zone: @grounds.unit.yard.time_zone,
                    minutes: @grounds.round.minutes.round,
                    done_words: Models::GroundService::DONE.map { |key, label| { key: key, label: label } }, cautions: cautions,
-                   grounds: @grounds.round.order.map { |place| line(place) } }
+                   grounds: @grounds.round.order.map { |place| line(place) }, sisters: sisters, second: second }
         InItsWords.call(answer, @grounds.system)
       end
 
@@ -30,7 +30,43 @@ module Server
         due = @grounds.due_on(place)
         { uuid: place.uuid, kind: place.kind, label: place.label, hangs: place.hangs, size: place.wire_size, zone: place.zone&.tr('_', ' '),
           minutes: place.minutes, read_while: READ_WHILE.fetch(@grounds.starts?(place)), last: last(place), due_on: due&.iso8601,
-          due: due.nil? || due <= @grounds.today }
+          due: due.nil? || due <= @grounds.today, sisters: baseline(place) }
+      end
+
+      # Beside what it came to, never in the place of a limit.
+      def baseline(place)
+        found = @grounds.baseline(place) or return
+        last = @grounds.services[place.uuid]
+        say = ->(milliohm) { CORE::Quantities::Figure.ohm(milliohm / 1000.0) }
+        { words: "Sister units: #{say.call(found.median)}, give or take #{say.call(found.spread)} (#{found.count} of them)",
+          far: last&.after_volt ? found.far?(1000.0 * last.after_volt / last.after_ampere) : false }
+      end
+
+      def sisters
+        @grounds.sisters.map do |unit, last_on|
+          due = CORE::Readings::Due.on(last_on, @grounds.months(unit.exposure))
+          { **unit.values.slice(:id, :number, :name), last_on: last_on&.iso8601, due: due.nil? || due <= @grounds.today }
+        end
+      end
+
+      def second
+        rating = @grounds.unit.alternator_rating_ampere or return
+        section = CORE::Grounds::Second.section_mm2(rating)
+        chosen = @grounds.rules.schools.fetch('second_ground') == 'second'
+        { chosen: chosen, school: @grounds.rules.schools.words('second_ground'), advice: advice(chosen, section, rating), section_mm2: section,
+          added: @grounds.second && added(@grounds.second) }
+      end
+
+      def advice(chosen, section, rating)
+        return 'Where its drop is too large, mend the joint of its bracket: bright metal, torque, protection' unless chosen
+        return 'No single cable of the table carries its full output: one that its maker names' if section.nil?
+
+        "#{section.round} mm2 or more, for #{CORE::Quantities::Figure.ampere(rating)}. Prove the engine ground first, or the starter's current " \
+          'comes this way'
+      end
+
+      def added(one)
+        { **one.values.slice(:id, :section_mm2, :note), person: one.person.name, added_at: one.added_at.iso8601 }
       end
 
       def last(place)

@@ -28,7 +28,7 @@ module Server
       def circuit_fields
         @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,
                            :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid, :control_unit,
-                           :matters)
+                           :matters, :exposure)
       end
 
       def loops

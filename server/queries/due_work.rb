@@ -8,7 +8,8 @@ module Server
       CORE = Wattomneum
       MOST = 5
       MOST_ASKED = 200
-      # units: number, name, yard and when it was made last, longest ago first; never: units where it never was
+      # months: between two of them, by exposure; units: number, name, yard and when it was made last, the longest overdue first; never: units
+      # where it never was
       Kind = Struct.new(:key, :label, :months, :due, :never, :units, keyword_init: true)
 
       # @param now [Time]
@@ -28,20 +29,21 @@ module Server
       private
 
       def kind(key, label)
-        months = CORE::Readings::Due.months(key, limits)
-        rows = counted(key == 'grounds' ? last_service : last_reading(key), Date.today << months)
+        months = CORE::Readings::Due::EXPOSURES.to_h { |exposure| [exposure, CORE::Readings::Due.months(key, limits, exposure: exposure)] }
+        rows = counted(key == 'grounds' ? last_service : last_reading(key), months.transform_values { |every| Date.today << every })
         first = rows.first || { due: 0, made: 0 }
         Kind.new(key: key, label: label, months: months, due: first[:due], never: units(key).count - first[:made], units: rows.first(first[:due]))
       end
 
       # In one pass, by whole months, which no yard's day alters: how many there are, how many of them are due, and those that waited longest.
       #
-      # SQL: select made.*, count(*) over () as made, count(*) filter (where last_at < ?) over () as due from <made> as made
-      #      order by last_at limit ?
+      # SQL: select made.*, count(*) over () as made, count(*) filter (where last_at < <since>) over () as due from <made> as made
+      #      order by last_at - <since> limit ?, since being case exposure when 'salt' then ? else ? end
       def counted(made, since)
+        since = Sequel.case({ 'salt' => Sequel.cast(since.fetch('salt'), :timestamptz) }, Sequel.cast(since.fetch('dry'), :timestamptz), :exposure)
         every = Sequel.function(:count).*
         made.select_all(:made).select_append(every.over.as(:made), every.filter(Sequel[:last_at] < since).over.as(:due))
-            .order(:last_at).limit(@only ? MOST_ASKED : MOST).all
+            .order(Sequel[:last_at] - since).limit(@only ? MOST_ASKED : MOST).all
       end
 
       def limits = @limits ||= FleetRules.new.limits
@@ -75,7 +77,7 @@ module Server
 
       def made(rows, at)
         DB.from(rows.naked.join(:yard, id: Sequel[:unit][:yard_id])
-                    .select(Sequel[:unit][:id], Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:yard][:name].as(:yard),
+                    .select(*%i[id number name exposure].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
                             Sequel[:yard][:time_zone], at.as(:last_at)).as(:made))
       end
     end

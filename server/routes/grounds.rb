@@ -17,6 +17,22 @@ module Server
         end
       end
 
+      post '/api/units/:id/second-ground' do
+        allow!(:take_reading)
+        once(201, :shown) do
+          Models::SecondGround.add(hold!(Models::Unit.dataset, id_param, 'unit'), contract!(Contracts::NewSecondGround), by: person)
+          nil
+        end
+      end
+
+      post '/api/units/:id/second-ground/removal' do
+        allow!(:take_reading)
+        once(200, :shown) do
+          Models::SecondGround.remove(hold!(Models::Unit.dataset, id_param, 'unit'), contract!(Contracts::WithReason)[:reason])
+          nil
+        end
+      end
+
       private
 
       def unit = find!(Models::Unit.dataset, id_param, 'unit')

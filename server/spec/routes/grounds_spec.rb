@@ -31,7 +31,7 @@ RSpec.describe Server::Routes::Grounds do
     last = ground('Rear loom')
     expect([saved, last['last']['before'], last['last']['after']])
       .to match([201, include('milliohm' => 30.0, 'verdict' => 'act'), include('milliohm' => 0.429, 'verdict' => 'sound')])
-    again = Server::Models::Yard.day_of(Time.now.utc, 'Europe/London') >> 24
+    again = Server::Models::Yard.day_of(Time.now.utc, 'Europe/London') >> 12
     expect([last['due'], last['due_on'], last['last']['done']]).to eq([false, again.iso8601, %w[cleaned protected]])
   end
 
@@ -81,5 +81,81 @@ RSpec.describe Server::Routes::Grounds do
     expect([serve(uuid, before: { text: '100', ampere: 5 }, done: ['painted'])['error']['code'], status]).to eq(['invalid_input', 422])
     sign_in_as('reader')
     expect([serve(uuid, before: { text: '100', ampere: 5 })['error']['code'], status]).to eq(['not_allowed', 403])
+  end
+
+  describe 'where it works' do
+    it 'is due sooner where salt or mud comes at it, on its map and in the work of the fleet' do
+      uuid = ground('Rear loom')['uuid']
+      serve(uuid, after: { text: '3', ampere: 7 })
+      unit.update(exposure: 'salt')
+      again = Server::Models::Yard.day_of(Time.now.utc, 'Europe/London') >> 6
+      expect(ground('Rear loom')['due_on']).to eq(again.iso8601)
+    end
+
+    it 'puts what is in salt before what is dry, though it was looked after later' do
+      dry, salt = [400, 300].zip(%w[dry salt]).map do |days, exposure|
+        a_unit(exposure: exposure).tap do |one|
+          by = Server::Models::Account.first.id
+          Server::Models::GroundService.create(id: SecureRandom.uuid, unit_id: one.id, item_uuid: SecureRandom.uuid, label: 'Frame', person_id: by,
+                                               after_volt: 0.001, after_ampere: 10, served_at: Time.now.utc - (days * 86_400))
+        end
+      end
+      found = Server::Queries::DueWork.new(now: Time.now.utc, only: 'grounds').call.first
+      ids = found.units.map { |row| row[:id] }
+      expect([found.months, ids & [dry.id, salt.id]]).to eq([{ 'dry' => 12, 'salt' => 6 }, [salt.id, dry.id]])
+    end
+  end
+
+  describe 'sister units' do
+    def sister(**rest)
+      of_class = Server::Models::UnitClass.named('Ferrow', "R#{unit.number}")
+      unit.update(unit_class_id: of_class.id)
+      a_unit(system_volt: 24, arrangement: 'series', unit_class_id: of_class.id, yard_id: unit.yard_id, **rest).tap do |one|
+        Server::Models::UnitSheet.fit(one, Server::Models::SheetVersion.newest_of('grounds_truck'), at: Time.now.utc - 60)
+      end
+    end
+
+    it 'names those beside it, the one that waited longest first, and what the same ground came to on them' do
+      uuid = ground('Rear loom')['uuid']
+      sisters = [2.0, 2.2, 2.1].map do |milliohm|
+        sister.tap do |one|
+          write(:post, "/api/units/#{one.id}/grounds/#{uuid}/services", { id: SecureRandom.uuid, after: { text: (milliohm * 10).to_s, ampere: 10 } })
+        end
+      end
+      never = sister
+      elsewhere = sister(yard_id: Server::Models::Yard.exclude(id: unit.yard_id).get(:id) || another_yard.id)
+      serve(uuid, after: { text: '48', ampere: 10 })
+      ids = grounds['sisters'].map { |one| one['id'] }
+      expect([ids.first, ids.sort]).to eq([never.id, [never, *sisters].map(&:id).sort])
+      expect(ids).not_to include(elsewhere.id)
+      expect(ground('Rear loom')['sisters']).to eq('words' => 'Sister units: 2.1 mohm, give or take 0.15 mohm (3 of them)', 'far' => true)
+    end
+  end
+
+  describe 'a second ground' do
+    def second(**fields) = write(:post, "/api/units/#{unit.id}/second-ground", { id: SecureRandom.uuid, section_mm2: 25, **fields })
+    before { unit.update(alternator_rating_ampere: 80.0) }
+
+    it 'is advised by the school of the fleet, and stands on the map until it is taken off' do
+      expect(grounds['second']).to include('chosen' => false, 'section_mm2' => 25.0, 'added' => nil)
+      Server::Models::SchoolChoice.create(question: 'second_ground', answer: 'second', person_id: Server::Models::Account.first.id)
+      expect(grounds['second']['advice']).to start_with('25 mm2 or more, for 80 A. Prove the engine ground first')
+      second(note: 'along the left rail')
+      expect([status, grounds['second']['added']]).to match([201, include('section_mm2' => 25.0, 'note' => 'along the left rail')])
+      second
+      expect([status, last_response.body]).to match([422, include('one already')])
+      write(:post, "/api/units/#{unit.id}/second-ground/removal", { reason: 'bracket cleaned instead' })
+      expect([status, grounds['second']['added']]).to eq([200, nil])
+    end
+
+    it 'is no thin wire, and nothing for a unit without an alternator' do
+      second(section_mm2: 6)
+      expect([status, JSON.parse(last_response.body)['error']['fields']]).to eq([422, { 'section_mm2' => ['is under 16 mm2'] }])
+      second(section_mm2: 'thick')
+      expect(status).to eq(422)
+      unit.update(alternator_rating_ampere: nil)
+      second
+      expect([status, grounds['second']]).to eq([422, nil])
+    end
   end
 end

@@ -6,6 +6,9 @@ module Wattomneum
     module Due
       LIMITS = { 'batteries' => 'round.batteries_months', 'start' => 'round.start_months', 'charge' => 'round.charge_months',
                  'grounds' => 'ground.service_months' }.freeze
+      # Where salt, mud or spray comes at them.
+      SALT = { 'grounds' => 'ground.service_salt_months' }.freeze
+      EXPOSURES = %w[dry salt].freeze
       # By what was read a round is known to have been made.
       TESTS = { 'batteries' => 'battery_test', 'start' => 'posts_cranking', 'charge' => 'charging_fast_idle' }.freeze
 
@@ -15,8 +18,11 @@ module Wattomneum
 
       # @param kind [String] key of a round, or grounds
       # @param limits [Limits::Table]
+      # @param exposure [String] one of EXPOSURES
       # @return [Integer]
-      def self.months(kind, limits) = limits.fetch(LIMITS.fetch(kind)).value.round
+      def self.months(kind, limits, exposure: 'dry')
+        limits.fetch((exposure == 'salt' && SALT[kind]) || LIMITS.fetch(kind)).value.round
+      end
 
       # @param last [Date, nil] when it was made last
       # @param months [Integer]

@@ -41,6 +41,12 @@ export function GroundRow({ ground, zone, here, onGo }: Props) {
           <span className="block text-quiet">
             {ground.hangs.length > 0 ? ground.hangs.join(', ') : 'nothing drawn on it'}
           </span>
+          {ground.sisters && (
+            <span className={`block ${ground.sisters.far ? 'font-semibold' : 'text-quiet'}`}>
+              {glued(ground.sisters.words)}
+              {ground.sisters.far && ': this one is far off'}
+            </span>
+          )}
         </span>
         <span className="col-start-2 desk:col-start-3">
           {last ? (

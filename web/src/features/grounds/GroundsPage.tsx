@@ -8,7 +8,9 @@ import { glued } from '../../shared/quantities/glued'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { GroundRow } from './GroundRow'
+import { SecondGround } from './SecondGround'
 import { ServiceForm } from './ServiceForm'
+import { OnToSister, Sisters } from './Sisters'
 
 /** The walk: one ground after the other, the load left on, until the last. */
 function Round({ data, at, onAt }: { data: Grounds; at: number; onAt: (next: number) => void }) {
@@ -18,7 +20,8 @@ function Round({ data, at, onAt }: { data: Grounds; at: number; onAt: (next: num
     return (
       <div className="flex flex-col items-start gap-3 bg-copper p-5 text-on-copper">
         <p className="text-lead">The round is done.</p>
-        <Link to={`/units/${data.unit.id}`} className="font-label font-bold">
+        <OnToSister data={data} />
+        <Link to={`/units/${data.unit.id}`} className="inline-flex min-h-12 items-center font-label font-bold">
           Back to the unit
         </Link>
       </div>
@@ -116,6 +119,8 @@ export function GroundsPage() {
                   </div>
                 )}
                 {at !== null && <Round data={data} at={at} onAt={setAt} />}
+                {at === null && <Sisters data={data} />}
+                {at === null && <SecondGround data={data} />}
                 {data.cautions.map((caution) => (
                   <p key={caution} className="border-l-4 border-act pl-4">
                     {caution}

@@ -16,7 +16,9 @@ function Kind({ kind }: { kind: DueKind }) {
         <span className="font-label text-lead font-bold">{kind.label}</span>
         <span>{kind.count} due</span>
         <span className="text-quiet">
-          every {kind.months} months{kind.never > 0 && `, ${kind.never} never`}
+          every {kind.months} months
+          {kind.salt_months !== kind.months && `, ${kind.salt_months} in salt or mud`}
+          {kind.never > 0 && `, ${kind.never} never`}
         </span>
       </p>
       <ul className="flex flex-wrap gap-x-6">

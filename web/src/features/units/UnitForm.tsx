@@ -192,6 +192,14 @@ export function UnitForm({
           </select>
         )}
       </Field>
+      <Field label="Where it works" error={errors.exposure?.message} help="How soon its grounds are looked after again">
+        {(wiring) => (
+          <select {...wiring} {...form.register('exposure')}>
+            <option value="dry">Dry, mostly</option>
+            <option value="salt">In salt, mud or spray</option>
+          </select>
+        )}
+      </Field>
       <fieldset className="flex flex-col justify-center gap-1">
         <legend className="font-bold">Fitted with</legend>
         <label className="flex min-h-12 items-center gap-3">

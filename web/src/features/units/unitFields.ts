@@ -23,6 +23,7 @@ export interface UnitFields {
   heat_aid: boolean
   control_unit: boolean
   matters: UnitSheet['matters']
+  exposure: UnitSheet['exposure']
   make: string
   model: string
 }
@@ -48,6 +49,7 @@ type Stored = Pick<
   | 'heat_aid'
   | 'control_unit'
   | 'matters'
+  | 'exposure'
   | 'make'
   | 'model'
 >
@@ -69,6 +71,7 @@ export const emptyUnit: UnitFields = {
   heat_aid: true,
   control_unit: false,
   matters: 'usual',
+  exposure: 'dry',
   make: '',
   model: '',
 }
@@ -90,6 +93,7 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   heat_aid: sheet.heat_aid,
   control_unit: sheet.control_unit,
   matters: sheet.matters,
+  exposure: sheet.exposure,
   make: sheet.make ?? '',
   model: sheet.model ?? '',
 })
@@ -128,6 +132,7 @@ const LABELS: Record<keyof UnitFields, string> = {
   heat_aid: 'Glow plugs or heater flange',
   control_unit: 'Control unit awake to start',
   matters: 'If it does not start',
+  exposure: 'Where it works',
   make: 'Make',
   model: 'Model',
 }

@@ -15,6 +15,12 @@ export const grounds = (id: string) =>
     queryFn: () => reply(client.GET('/api/units/{id}/grounds', { params: { path: { id } } })),
   })
 
+export const addSecondGround = (unit: Grounds['unit'], input: Schemas['NewSecondGround']) =>
+  wish('post', '/api/units/{id}/second-ground', { id: unit.id }, input, `Second ground on ${unit.number}`)
+
+export const removeSecondGround = (unit: Grounds['unit'], reason: string) =>
+  wish('post', '/api/units/{id}/second-ground/removal', { id: unit.id }, { reason }, `Second ground off ${unit.number}`)
+
 export const serveGround = (unit: Grounds['unit'], ground: Ground, input: Schemas['NewGroundService']) =>
   wish(
     'post',

@@ -28,7 +28,13 @@ module Server
       end
 
       def system = @assessment.system
-      def next_step = Step.call(@assessment.next_step, system.has_isolator ? @record.circuits : nil, @assessment)
+
+      def next_step
+        step = @assessment.next_step
+        Step.call(step, system.has_isolator ? @record.circuits : nil, @assessment)
+            .merge(access: StepAccess.call(@record.access_notes, step, @assessment.machine))
+      end
+
       def symptom = Symptom.call(@job.symptom, @assessment)
       def path = PathLoop.call(@assessment)
       def suspects = (Suspects.call(@record) if @job.state == 'open')

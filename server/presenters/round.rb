@@ -45,15 +45,7 @@ module Server
 
       def last(test, position)
         row = @record.readings.reverse.find { |one| one.test_key == test.key && one.position == position } or return
-        { **Reading.call(row, judgement: @record.assessment.judgements[row.id]), sisters: sisters(row) }
-      end
-
-      # Beside the verdict, never in its place.
-      def sisters(row)
-        baseline = baselines.of(row) or return
-        say = ->(value) { CORE::Readings::Reading.new(id: '', test_key: row.test_key, taken_at: 0, value: value).spoken }
-        { words: "Sound sister units: #{say.call(baseline.median)}, give or take #{say.call(baseline.spread)} (#{baseline.count} of them)",
-          far: baseline.far?(row.value) }
+        { **Reading.call(row, judgement: @record.assessment.judgements[row.id]), sisters: SisterUnits.call(row, baselines) }
       end
 
       def baselines

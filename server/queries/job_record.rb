@@ -35,6 +35,9 @@ module Server
       def disturbances = @disturbances ||= Models::Disturbance.where(job_id: job.id).order(:noted_at).all
       def condemnations = @condemnations ||= Models::Condemnation.where(job_id: job.id).order(:at).all
 
+      # @return [Array<Models::AccessNote>] of the class of its unit
+      def access_notes = @access_notes ||= Models::AccessNote.of_class(unit.unit_class_id)
+
       def under_machine = @under_machine ||= Models::UnderMachine.where(job_id: job.id).order(:since).all
 
       # @return [Array<Models::Reading>] all, superseded and withdrawn ones too, in the order they were taken

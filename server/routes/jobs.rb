@@ -26,6 +26,11 @@ module Server
         polled(Presenters::InItsWords.call(Presenters::JobPoints.call(found.circuit.machine!), found.assessment.system))
       end
 
+      get '/api/jobs/:id/sisters' do
+        allow!(:read)
+        json({ sisters: Presenters::SisterUnits.of_job(Queries::JobRecord.new(job)) })
+      end
+
       get '/api/jobs/:id/expectation' do
         allow!(:read)
         found = Models::PointQuestion.new(Queries::JobRecord.new(job), Contracts.check(Contracts::PointQuestion.new, asked))

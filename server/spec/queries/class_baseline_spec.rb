@@ -49,4 +49,15 @@ RSpec.describe Server::Queries::ClassBaseline do
     alone = a_unit
     expect(described_class.new(alone, ['posts_cranking']).of(cranked(alone, 10.5))).to be_nil
   end
+
+  it 'stands beside the readings of a job, in a request of its own' do
+    [10.6, 10.5, 10.7].each { |volt| cranked(sister, volt) }
+    Server::Models::Sheet.bring_in_shipped
+    sign_in_as('electrician')
+    job = open_job(unit)
+    low = take(job['id'], 'posts_cranking', '9.0',
+               conditions: { battery_temperature_celsius: '10', engine_meanwhile: 'cranks' })['readings'].last['id']
+    found = read("/api/jobs/#{job['id']}/sisters")['sisters']
+    expect(found.fetch(low)).to eq('words' => 'Sound sister units: 10.60 V, give or take 0.15 V (3 of them)', 'far' => true)
+  end
 end

@@ -1,5 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
 import { useId, useState } from 'react'
-import type { JobBench, Reading } from '../../shared/api/types'
+import type { JobBench, Reading, SisterUnits } from '../../shared/api/types'
 import { glued } from '../../shared/quantities/glued'
 import { spokenTime } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
@@ -7,7 +8,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { WeightTicks } from '../../shared/ui/WeightTicks'
 import { useBenchWrite } from './useBenchWrite'
-import { withdrawReading } from '../../shared/api/jobs'
+import { jobSisters, withdrawReading } from '../../shared/api/jobs'
 import { leftBy } from './path'
 import { Why } from './Why'
 
@@ -44,10 +45,12 @@ function Withdraw({ job, reading }: { job: JobBench; reading: Reading }) {
 function Row({
   job,
   reading,
+  sisters,
   onCorrect,
 }: {
   job: JobBench
   reading: Reading
+  sisters: SisterUnits | undefined
   onCorrect: ((reading: Reading) => void) | undefined
 }) {
   const [open, setOpen] = useState(false)
@@ -81,6 +84,12 @@ function Row({
               <strong className="font-semibold">{judged.verdict}</strong>
               {judged.validity !== 'valid' && ` (${judged.validity})`}: {glued(judged.summary)}
             </p>
+            {sisters && !gone && (
+              <p className={sisters.far ? 'font-semibold' : 'text-quiet'}>
+                {glued(sisters.words)}
+                {sisters.far && ': it lies apart from them'}
+              </p>
+            )}
             {left ? (
               <p className="font-semibold">{glued(left)}.</p>
             ) : (
@@ -128,6 +137,12 @@ function Row({
 
 /** What is known, newest first; the marks in the gutter read downwards. */
 export function Evidence({ job, onCorrect }: { job: JobBench; onCorrect: ((reading: Reading) => void) | undefined }) {
+  const { data } = useQuery(
+    jobSisters(
+      job.id,
+      job.readings.map((reading) => reading.id),
+    ),
+  )
   return (
     <section aria-labelledby="evidence">
       <h2 id="evidence" className="rule-below pb-1 text-lead">
@@ -138,7 +153,7 @@ export function Evidence({ job, onCorrect }: { job: JobBench; onCorrect: ((readi
       )}
       <ol>
         {[...job.readings].reverse().map((reading) => (
-          <Row key={reading.id} job={job} reading={reading} onCorrect={onCorrect} />
+          <Row key={reading.id} job={job} reading={reading} sisters={data?.sisters[reading.id]} onCorrect={onCorrect} />
         ))}
       </ol>
     </section>

@@ -90,6 +90,11 @@ export function NextCard({
         {glued(sentence(step.why))}
       </p>
       {step.probe && <Points probe={step.probe} />}
+      {step.access.map((note) => (
+        <p key={note.text} className="pt-2">
+          <span className="font-label font-bold">{note.place}:</span> {glued(note.text)}
+        </p>
+      ))}
       {step.cautions.map((caution) => (
         <p key={caution.id} className="pt-2 font-semibold">
           {caution.text}

@@ -9,6 +9,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
 import { bringBack, retire, unitSheet } from '../../shared/api/units'
+import { Access } from './Access'
 import { Batteries } from './Batteries'
 import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
@@ -133,6 +134,7 @@ export function UnitSheetPage() {
                 <Notices sheet={sheet} />
                 <ColdStart sheet={sheet} />
                 <Rounds sheet={sheet} />
+                <Access sheet={sheet} />
                 <Circuits sheet={sheet} />
               </div>
             </div>

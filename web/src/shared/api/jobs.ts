@@ -1,4 +1,4 @@
-import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query'
+import { infiniteQueryOptions, queryOptions, keepPreviousData } from '@tanstack/react-query'
 import { client, reply } from './http'
 import type { components } from './schema'
 import type { JobBench, NewReading, NewRepair } from './types'
@@ -30,6 +30,16 @@ export const bench = (id: string) =>
     queryKey: ['jobs', 'bench', id],
     queryFn: () => reply(client.GET('/api/jobs/{id}', { params: { path: { id } } })),
     refetchInterval: (asked) => (isMoving(asked.state.data) ? PROGRESS_MILLISECONDS : OTHERS_MILLISECONDS),
+  })
+
+/** What sound sister units read in like conditions, by reading: asked anew with every reading that comes. */
+export const jobSisters = (id: string, readings: string[]) =>
+  queryOptions({
+    queryKey: ['jobs', 'sisters', id, readings],
+    queryFn: () => reply(client.GET('/api/jobs/{id}/sisters', { params: { path: { id } } })),
+    enabled: readings.length > 0,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
   })
 
 /** Every point of the unit's circuit as the job sees it; the sheets it holds do not change. */

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 # Fills a database to 5,000 units and 2,000,000 readings and times what people open, request by request, beside the same on the demo fleet.
+require 'etc'
 require 'rack/mock'
 require_relative '../server/boot'
 require_relative '../demo/load'
@@ -14,7 +15,9 @@ P95 = 0.95
 # Milliseconds that each may take at most, at this scale.
 MOST_MS = { 'Today' => 200, 'tonight' => 200, 'units' => 100, 'units found' => 100, 'units to mind' => 100, 'find' => 100, 'circuits' => 100,
             'unit sheet' => 100, 'long story' => 100, 'job' => 150, 'job list' => 100, 'closed jobs' => 100, 'shelf' => 100,
-            'due' => 400, 'crank round' => 150, 'parts' => 100 }.freeze
+            'due' => 400, 'crank round' => 150, 'parts' => 100, 'temporary' => 100, 'sisters' => 150, 'grounds' => 150 }.freeze
+# Seconds for all thresholds of the fleet from what is kept of each unit, in a command of its own; the sums alone are its floor.
+MOST_REBUILD_S = 4.0
 # Its own time against that of its SQL alone.
 MOST_OF_SQL = { 'Today' => 3.0 }.freeze
 
@@ -51,12 +54,14 @@ FILL = <<~SQL
            case when r %% 10 < 4 then (array['A', 'B'])[1 + r %% 2] end as position, random() as luck
     from new_job, generate_series(1, %<readings>d / 8) as r;
   insert into reading (id, unit_id, job_id, battery_id, person_id, test_key, quantity, position, value, value_text, unit_symbol, state,
-                       instrument, taken_at)
+                       instrument, taken_at, conditions)
     select new_reading.id, new_reading.unit_id, job_id, new_battery.id, 1, test_key,
            case test_key when 'battery_test' then 'current' else 'voltage' end, new_reading.position,
            case test_key when 'battery_test' then 650 + 200 * luck when 'ground_drop' then 0.05 + 0.2 * luck else 9.5 + 2 * luck end,
            '1', case test_key when 'battery_test' then 'A' else 'V' end, case test_key when 'battery_test' then 'off' else 'cranking' end,
-           case test_key when 'battery_test' then 'battery tester' else 'multimeter' end, taken_at
+           case test_key when 'battery_test' then 'battery tester' else 'multimeter' end, taken_at,
+           case test_key when 'posts_cranking' then jsonb_build_object('rest_volt', 12.3 + 0.4 * luck, 'battery_temperature_celsius', 8)
+                         else '{}'::jsonb end
     from new_reading left join new_battery on new_battery.unit_id = new_reading.unit_id and new_battery.position = new_reading.position;
   insert into withdrawal (reading_id, reason, person_id) select id, 'other battery', 1 from new_reading where luck < 0.01;
   insert into judgement (reading_id, verdict, validity, weight, snapshot, core_version, made_at)
@@ -77,10 +82,6 @@ LONG = <<~SQL
            taken_at - random() * interval '300 days' from more_reading;
   insert into judgement (reading_id, verdict, validity, weight, snapshot, core_version, made_at)
     select new_id, verdict, validity, weight, snapshot, core_version, made_at from more_reading join judgement on reading_id = more_reading.id;
-  insert into start_threshold select unit.id, tested, read_at, reading_celsius + (random() - 0.5) * 12, reading_variance,
-         celsius + (random() - 0.5) * 12, variance, degrees_per_charge, degrees_per_battery_degree, slow_celsius, capacity_ampere_hour,
-         coldest_start, warmest_failure, mornings, limited_by, narrowing, worked_out_at
-    from unit, start_threshold where unit_id = (select id from unit where number = 'B-15') and number like 'Z-%%';
 SQL
 
 # A request as a signed-in electrician, in this process.
@@ -124,6 +125,7 @@ def paths(number, long: number)
     'units to mind' => '/api/units?state=batteries', 'find' => "/api/find?q=#{number}", 'circuits' => '/api/circuits',
     'unit sheet' => "/api/units/#{unit.id}", 'long story' => "/api/units/#{story.id}", 'job' => "/api/jobs/#{job.id}",
     'job list' => '/api/jobs', 'closed jobs' => '/api/jobs?state=closed', 'shelf' => '/api/shelf',
+    'temporary' => '/api/units?state=temporary', 'sisters' => "/api/jobs/#{job.id}/sisters", 'grounds' => "/api/units/#{unit.id}/grounds",
     'due' => '/api/due', 'crank round' => "/api/units/#{unit.id}/rounds/start", 'parts' => "/api/units/#{unit.id}/parts" }
 end
 
@@ -141,6 +143,26 @@ puts format('%<units>d units, %<rows>d readings, filled in %<took>.0f s', units:
 rebuilt = milliseconds { Server::Models::BatteryState.work_out_all }
 puts format('state of every battery worked out anew: %<took>.1f s', took: rebuilt / 1000)
 Sequel.connect(ENV.fetch('OWNER_URL')) { |owner| owner.run('analyze battery_state') }
+# The sums of a threshold and of what helps, without any database: the floor of the command.
+def sums_ms(units)
+  inputs = Server::Queries::StartInputs.of_each(Server::Models::Unit.standing(false).limit(units).all)
+  charge = Wattomneum::ColdStart::Evening.charge(nights_parked: 1, capacity_ampere_hour: 100.0)
+  limits = Server::Queries::FleetRules.new.limits
+  milliseconds do
+    inputs.each do |one|
+      found = one.call or next
+      threshold = Wattomneum::ColdStart::Threshold.new(found.inputs)
+      Server::Models::StartThreshold::OF_READINGS.each { |key| threshold.public_send(key) }
+      one.remedies(found, charge: charge, limits: limits) if threshold.variance.positive?
+    end
+  end
+end
+
+states = milliseconds { Server::Models::StartState.work_out_each(Server::Models::Unit.standing(false).select_map(:id)) }
+rebuild_s = `bin/work-out-anew --cold-starts`[/in ([\d.]+) s/, 1].to_f
+puts format('crank tests of all units %<states>.0f s; their thresholds %<rebuild>.1f s on %<cores>d cores, at most %<most>.0f; ' \
+            'the sums alone %<sums>.1f s on one', states: states / 1000, rebuild: rebuild_s, cores: Etc.nprocessors, most: MOST_REBUILD_S,
+            sums: sums_ms(500) * Server::Models::Unit.count / 500_000)
 large = paths("Z-#{UNITS / 2}", long: 'Z-7').transform_values { |path| measured(path) }
 large.each do |name, took|
   puts format('%<name>-14s p95 %<page>7.1f ms, its SQL %<sql>7.1f, on the demo fleet %<small>7.1f, at most %<most>d',
@@ -150,4 +172,5 @@ puts format('memory %<before>d MB before, %<after>d MB after', before: before_mb
 slow = large.select do |name, took|
   took[:page] > MOST_MS.fetch(name) || took[:page] > MOST_OF_SQL.fetch(name, Float::INFINITY) * [took[:sql], 5].max
 end
-abort "Over what it may take: #{slow.keys.join(', ')}" if slow.any?
+over = [*slow.keys, *('thresholds' if rebuild_s > MOST_REBUILD_S)]
+abort "Over what it may take: #{over.join(', ')}" if over.any?

@@ -6,6 +6,7 @@ module Server
     # the reading, the withdrawal or the judgement that changes it.
     class BatteryState < Sequel::Model(:battery_state)
       unrestrict_primary_key
+      many_to_one :battery, class: 'Server::Models::Battery'
       TO_MIND = %w[act watch].freeze
 
       dataset_module do
@@ -23,7 +24,9 @@ module Server
             found = fresh(battery_ids)
             columns = found.columns
             updates = (columns - [:battery_id]).to_h { |name| [name, Sequel[:excluded][name]] }
-            dataset.insert_conflict(target: :battery_id, update: updates).returning(:battery_id).insert(columns, found).size
+            written = dataset.insert_conflict(target: :battery_id, update: updates).returning(:battery_id).insert(columns, found).size
+            judge_shelf_tests(battery_ids)
+            written
           end
         end
 
@@ -39,6 +42,16 @@ module Server
 
         # One after another and in one order: none is worked out of what stood before another's write.
         def alone(battery_ids) = Battery.where(id: battery_ids).order(:id).lock_style('FOR NO KEY UPDATE').select_map(:id)
+
+        # A reading is judged again beside its first judgement; of a tester on the shelf only what it is worth by now is kept, by the label and
+        # the limits of now.
+        def judge_shelf_tests(battery_ids)
+          where(battery_id: battery_ids, test_id: nil).exclude(tested_at: nil).eager(:battery).all.each do |state|
+            check = ShelfCheck.exclude(tester_ampere: nil).where(battery_id: state.battery_id, checked_at: state.tested_at).first
+            judgement = check.judgement(state.battery)
+            state.update(verdict: judgement.verdict, snapshot: Sequel.pg_jsonb(judgement.to_h.transform_keys(&:to_s)))
+          end
+        end
 
         # SQL: select battery.id, test.*, rest.* from battery
         #      left join lateral (newest standing battery_test or tester on the shelf that is not unproven, by its newest judgement) as test on true

@@ -6,6 +6,15 @@ module Server
     class ShelfCheck < Sequel::Model(:shelf_check)
       unrestrict_primary_key
 
+      # What its tester is worth by the label and the limits of now. One that counts was taken of a settled battery.
+      #
+      # @param battery [Battery]
+      # @return [Wattomneum::Evidence::Judgement]
+      def judgement(battery)
+        Wattomneum::Batteries::ShelfTest.new(battery.to_core, tester_ampere: tester_ampere, rest_volt: rest_volt, celsius: celsius, settled: true,
+                                                              limits: Queries::FleetRules.new.limits).judgement
+      end
+
       class << self
         # @param battery [Battery]
         # @param input [Hash] of Contracts::NewShelfCheck

@@ -13,7 +13,7 @@ module Server
       OF_MORNINGS = %i[celsius variance mornings coldest_start warmest_failure].freeze
       # Units that wait for each other while all are worked out.
       AT_ONCE = 500
-      private_constant :TOLD_DAYS, :OF_READINGS, :OF_MORNINGS, :AT_ONCE
+      private_constant :TOLD_DAYS, :OF_MORNINGS, :AT_ONCE
 
       class << self
         # After a reading, a repair, a battery or a change of the unit itself.

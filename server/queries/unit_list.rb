@@ -5,7 +5,7 @@ module Server
     # Units by yard and number, a page at a time, by what they were narrowed to.
     class UnitList
       PAGE = 100
-      STATES = %w[down held watched batteries retired].freeze
+      STATES = %w[down held watched temporary batteries retired].freeze
       # units: of this page; after: what the next page goes on from, nil after the last; total: of all that fit; yards and classes: how many
       # units in service each has
       Result = Struct.new(:units, :after, :total, :yards, :classes, keyword_init: true)
@@ -63,6 +63,7 @@ module Server
         when 'down' then units.where(Sequel[:unit][:id] => Models::Job.unfinished.select(:unit_id))
         when 'held' then units.where(Sequel[:unit][:id] => Models::Notice.holding.select(:unit_id))
         when 'watched' then units.where(Sequel[:unit][:id] => Models::Notice.watched.select(:unit_id))
+        when 'temporary' then units.where(Sequel[:unit][:id] => Models::Repair.still_temporary.join(:job, id: :job_id).select(:unit_id))
         when 'batteries'
           units.where(Sequel[:unit][:id] => Models::Fitting.current.where(battery_id: Models::BatteryState.to_mind.select(:battery_id)).select(:unit_id))
         else units

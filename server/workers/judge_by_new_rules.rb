@@ -22,6 +22,7 @@ module Server
           Models::Judgement.keep_changed(record)
           told(id, done += 1, total)
         end
+        Models::BatteryState.work_out(Models::ShelfCheck.exclude(tester_ampere: nil).distinct.select_map(:battery_id))
         Models::Rejudging.where(id: id).update(done: done, total: done, finished_at: Time.now.utc)
       end
 

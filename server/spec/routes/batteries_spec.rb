@@ -100,6 +100,17 @@ RSpec.describe Server::Routes::Batteries do
     expect { Server::Models::BatteryState.work_out_all }.not_to(change { Server::Models::BatteryState[one['id']].values })
   end
 
+  it 'judges a tester on the shelf by the label as it was corrected' do
+    one = a_spare
+    check(one, rest_volt: 12.65, tester_ampere: 500, celsius: 12, settled: true)
+    before = Server::Models::BatteryState[one['id']]
+    label = Server::Models::Battery[one['id']]
+    write(:patch, "/api/batteries/#{one['id']}", { type: 'flooded', rating_ampere: 540, rating_standard: 'SAE', date_code: nil,
+                                                   lock_version: label.lock_version })
+    after = Server::Models::BatteryState[one['id']]
+    expect([before, after].map { |state| [state.health_percent.round(1), state.verdict] }).to eq([[62.5, 'watch'], [92.6, 'sound']])
+  end
+
   it 'asks about a tester over the label, and wants the volts before it' do
     one = a_spare
     check(one, rest_volt: 12.65, tester_ampere: 6800, celsius: 12, settled: true)

@@ -89,6 +89,15 @@ RSpec.describe Server::Routes::Units do
     end]).to match([[unit.number], include(true)])
   end
 
+  it 'lists those that run on a temporary repair, until it is made to last' do
+    job = open_job(unit = a_unit)
+    write(:post, "/api/jobs/#{job['id']}/repairs", repair_fields(temporary: true, temporary_until: (Date.today + 20).iso8601,
+                                                                 temporary_reason: 'part ordered'))
+    expect([status, listed("yard=#{unit.yard_id}&state=temporary")]).to eq([201, [unit.number]])
+    Server::Models::Repair.where(job_id: job['id']).update(made_permanent_at: Time.now.utc)
+    expect(listed("yard=#{unit.yard_id}&state=temporary")).to be_empty
+  end
+
   it 'refuses a list that can not be: a yard that is none, a state unknown, a unit to go on from that is none' do
     ['yard=x', 'state=odd', "after=#{SecureRandom.uuid}", 'colour=red'].each do |query|
       refused = read("/api/units?#{query}")

@@ -14,7 +14,7 @@ import { useTitle } from '../../shared/page/useTitle'
 const GROUPS = [
   { kind: 'held', title: 'Held', all: '/units?state=held' },
   { kind: 'down', title: 'Down', all: '/jobs' },
-  { kind: 'temporary', title: 'Temporary repairs', all: '/jobs?state=closed' },
+  { kind: 'temporary', title: 'Temporary repairs', all: '/units?state=temporary' },
   { kind: 'parked', title: 'Parked, something missing', all: '/jobs?state=parked' },
   { kind: 'watched', title: 'Watched', all: '/units?state=watched' },
   { kind: 'battery', title: 'Batteries to watch', all: '/units?state=batteries' },

@@ -5,6 +5,7 @@ const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
   down: 'With an open job',
   held: 'Held',
   watched: 'Watched',
+  temporary: 'Temporary repair',
   batteries: 'With a battery to mind',
   retired: 'Retired',
 }

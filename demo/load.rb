@@ -11,6 +11,7 @@ require_relative 'shelf'
 require_relative 'traces'
 require_relative 'weather'
 require_relative 'winter'
+require_relative 'workshop'
 
 module Demo
   PASSWORD = 'skarrow-fell'
@@ -43,6 +44,7 @@ module Demo
         charging_sessions(people.fetch('electrician'))
         traces(hidden.transform_keys(&:number), people.fetch('electrician'))
         notices(people.fetch('electrician'))
+        Workshop.new(@plan, by: people.fetch('electrician'), now: @now).write
         Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
       end
       self
@@ -74,7 +76,8 @@ module Demo
         yard_id: yards.fetch(row['yard']), system_volt: volt,
         arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
         alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true),
-        heat_aid: row.fetch('heat_aid', true), matters: row.fetch('matters', 'usual'), control_unit: %w[truck bus].include?(row['kind'])
+        heat_aid: row.fetch('heat_aid', true), matters: row.fetch('matters', 'usual'),
+        exposure: row.fetch('exposure', 'dry'), control_unit: %w[truck bus].include?(row['kind'])
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])

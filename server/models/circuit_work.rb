@@ -17,6 +17,21 @@ module Server
         UnitSheet.fit(@unit, version, at: at)
       end
 
+      # Sheets that most of its sisters have and it has not, in whatever version.
+      #
+      # @param at [Time]
+      # @return [Array<UnitSheet>]
+      # @raise [Refusals::InvalidInput] for a unit of no class, or where its sisters have none more
+      def fit_as_sisters(at:)
+        of_class = @unit.unit_class_id && UnitClass[@unit.unit_class_id]
+        sheets = of_class ? Queries::SisterFacts.new(of_class.make, of_class[:model], except: @unit.id).sheets : []
+        fitted = UnitSheet.current.where(unit_id: @unit.id).select_map(:sheet_id)
+        missing = sheets.select { |version| version.system_volt == @unit.system_volt && !fitted.include?(version.sheet_id) }
+        raise Refusals::InvalidInput.new('Most of its sister units have no sheet that it lacks', fields: {}) if missing.empty?
+
+        missing.map { |version| UnitSheet.fit(@unit, version, at: at) }
+      end
+
       # A ruling is kept as local truth; where it says what is true, the unit's sheets follow it.
       #
       # @param input [Hash] of Contracts::NewRuling

@@ -8,7 +8,8 @@ module Server
       MOST_UNITS = 200
       # Of what a test is taken at; where neither said how warm it was, that is alike too.
       TEMPERATURES = %w[battery_temperature_celsius engine_temperature_celsius].freeze
-      private_constant :MOST_UNITS, :TEMPERATURES
+      Sound = Struct.new(:test_key, :value, :conditions, keyword_init: true)
+      private_constant :MOST_UNITS, :TEMPERATURES, :Sound
 
       # @param unit [Models::Unit]
       # @param test_keys [Array<String>]
@@ -28,19 +29,20 @@ module Server
 
       private
 
-      # SQL: select newest.* from (values (unit_id, test_key), ...) as place cross join lateral (select * from <standing readings>
-      #      where unit_id = place.unit_id and test_key = place.test_key and value is not null order by taken_at desc limit 1) as newest;
-      #      their newest judgements
+      # SQL: select newest.test_key, value, conditions from (values (unit_id, test_key), ...) as place
+      #      cross join lateral (select * from <standing readings> where unit_id = place.unit_id and test_key = place.test_key
+      #      and value is not null order by taken_at desc limit 1) as newest
+      #      cross join lateral (its newest judgement) as judged where verdict = 'sound'
       def rows
         return {} if places.empty?
 
         @rows ||= begin
           newest = Models::Reading.standing.where(unit_id: Sequel[:place][:unit_id], test_key: Sequel[:place][:test_key]).exclude(value: nil)
                                   .order(Sequel.desc(:taken_at)).limit(1)
-          found = Models::Reading.from(DB.values(places).as(:place,
-                                                            %i[unit_id test_key])).cross_join(newest.lateral.as(:newest)).select_all(:newest).all
-          judged = Models::Judgement.newest_of(found.map(&:id))
-          found.select { |row| judged[row.id]&.verdict == 'sound' }.group_by(&:test_key)
+          judged = Models::Judgement.where(reading_id: Sequel[:newest][:id]).order(Sequel.desc(:made_at), :occasion, :id).limit(1).select(:verdict)
+          DB.from(DB.values(places).as(:place, %i[unit_id test_key])).cross_join(newest.lateral.as(:newest)).cross_join(judged.lateral.as(:judged))
+            .where(Sequel[:judged][:verdict] => 'sound').select(*%i[test_key value conditions].map { |name| Sequel[:newest][name] })
+            .map { |row| Sound.new(**row) }.group_by(&:test_key)
         end
       end
 

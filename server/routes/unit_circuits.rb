@@ -22,6 +22,14 @@ module Server
         end
       end
 
+      post '/api/units/:id/circuits/as-sisters' do
+        allow!(:edit_circuits)
+        once(201, :list) do
+          Models::CircuitWork.new(held).fit_as_sisters(at: Time.now.utc)
+          nil
+        end
+      end
+
       post '/api/units/:id/rulings' do
         allow!(:edit_circuits)
         once(201, :list) do

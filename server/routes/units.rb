@@ -14,6 +14,12 @@ module Server
         once(201, :sheet) { Models::Unit.establish(contract!(Contracts::NewUnit)) }
       end
 
+      get '/api/sisters' do
+        allow!(:read)
+        named = asked!(Contracts::ClassNamed)
+        json(Presenters::SisterFacts.call(Queries::SisterFacts.new(named[:make], named[:model])))
+      end
+
       get '/api/units/:id' do
         allow!(:read)
         json(sheet(unit))

@@ -83,7 +83,10 @@ known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_vol
           Input.new(value: value.to_f, spread: row['spread'] || (row.fetch('spread_ratio') * value))
         end
 
-        def usual(heat_aid, batteries_in_series)
+        # The same for every unit of a kind.
+        def usual(heat_aid, batteries_in_series) = USUAL.fetch([heat_aid, batteries_in_series]) { worked_out(heat_aid, batteries_in_series) }
+
+        def worked_out(heat_aid, batteries_in_series)
           given = %w[own_resistance_share torque_speed_share demand_exponent cold_exponent firing_rpm oil_warmer_celsius battery_warmer_celsius]
                   .to_h { |key| [key.to_sym, input(key, Table::INPUTS.dig(key, 'value'))] }
           firing = Table::INPUTS.fetch('firing_rpm_per_degree')
@@ -114,6 +117,10 @@ known: { **spreads, drop_volt: drop, posts_volt: Input.new(value: test.posts_vol
                                   celsius: celsius, batteries_in_series: batteries_in_series, ampere: ampere)
         end
       end
+
+      # Of the banks that most units have: 12 V and 24 V.
+      USUAL = [true, false].product([1.0, 2.0]).to_h { |kind| [kind, worked_out(*kind).freeze] }.freeze
+      private_constant :USUAL
     end
   end
 end

@@ -10,9 +10,9 @@ module Wattomneum
       SEARCHED_CELSIUS = (-60.0..40.0)
       # Colder than the chart of demand goes no figure is named.
       CHART_CELSIUS = Cranking::EngineDemand::COLDEST_CELSIUS.to_f
-      # What is done to a unit seldom wins more.
-      WON_CELSIUS = 16.0
-      private_constant :SEARCHED_CELSIUS, :WON_CELSIUS
+      # Where most of a fleet lie.
+      USUAL_CELSIUS = -15.0
+      private_constant :SEARCHED_CELSIUS, :USUAL_CELSIUS
 
       # @param inputs [Inputs]
       # @param charge_ratio [Float] that it is counted from
@@ -24,7 +24,7 @@ module Wattomneum
       end
 
       # @return [Float] degC
-      def celsius = @celsius ||= found(@margins, @charge)
+      def celsius = @celsius ||= found(@margins, @charge, from: USUAL_CELSIUS)
 
       # @return [Float] degC squared, scaled up and held to its least, as studies ask for
       def variance = [Table.figure('threshold', 'variance_ratio') * unscaled_variance, Table.figure('threshold', 'least_spread_celsius')**2].max
@@ -77,7 +77,7 @@ module Wattomneum
       # @param charge_ratio [Float]
       # @return [Float] degC that its threshold is lower then
       def degrees_won(mended, charge_ratio: @charge)
-        celsius - found(@margins.mended(mended), charge_ratio, from: celsius - WON_CELSIUS, to: celsius)
+        celsius - found(@margins.mended(mended), charge_ratio, from: celsius)
       end
 
       private
@@ -98,11 +98,9 @@ module Wattomneum
         (under - over) / (2 * slope)
       end
 
-      # A margin rises with the temperature. It is looked for where it is likely first, and everywhere where it does not lie there.
-      def found(margins, charge, from: SEARCHED_CELSIUS.begin, to: SEARCHED_CELSIUS.end)
-        over = ->(celsius) { margins.least(celsius, charge) - 1.0 }
-        at = Numerics::Root.between(from, to, &over)
-        at > from && at < to ? at : Numerics::Root.between(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end, &over)
+      # A margin rises with the temperature.
+      def found(margins, charge, from:)
+        Numerics::Root.about(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end, from: from) { |celsius| margins.least(celsius, charge) - 1.0 }
       end
     end
   end

@@ -1,7 +1,39 @@
+import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import type { UnitSheet } from '../../shared/api/types'
+import { fitAsSisters, type UnitCircuits } from '../../shared/api/circuits'
+import { sisterFacts } from '../../shared/api/units'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWrite } from '../../shared/writes/useWrite'
 import { useMay } from '../../shared/session/session'
 import { FitSheet } from './FitSheet'
+
+const NOTHING = {}
+
+/** Sheets that most of its sisters have and it lacks, fitted in one go. */
+function AsSisters({ sheet }: { sheet: UnitSheet }) {
+  const { data } = useQuery(sisterFacts(sheet.make, sheet.model))
+  const fitting = useWrite<object, UnitCircuits>({ name: `as-sisters:${sheet.id}`, empty: NOTHING })
+  const missing = data?.sheets.filter((one) => !sheet.circuits.some((line) => line.title === one.title)) ?? []
+  if (missing.length === 0) return null
+  return (
+    <div className="flex flex-col items-start gap-2 py-2">
+      <p>
+        Sister units have: <span className="font-semibold">{missing.map((one) => one.title).join(', ')}</span>
+      </p>
+      <Button
+        disabled={fitting.isPending}
+        onClick={() => {
+          void fitting.write(() => fitAsSisters(sheet))
+        }}
+      >
+        Fit what they have
+      </Button>
+      <ErrorNote error={fitting.error} />
+    </div>
+  )
+}
 
 /** The circuit sheets that this unit has. */
 export function Circuits({ sheet }: { sheet: UnitSheet }) {
@@ -32,6 +64,7 @@ export function Circuits({ sheet }: { sheet: UnitSheet }) {
           </li>
         ))}
       </ul>
+      {may && <AsSisters sheet={sheet} />}
       {may && <FitSheet unit={sheet} />}
     </section>
   )

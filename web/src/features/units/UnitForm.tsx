@@ -11,7 +11,9 @@ import { BothVersions } from '../../shared/writes/BothVersions'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { changeUnit, enterUnit } from '../../shared/api/units'
+import { AsSisters } from './AsSisters'
 import {
+  asSisters,
   emptyUnit,
   fromSheet,
   merged,
@@ -109,6 +111,15 @@ export function UnitForm({
           <option key={one.id} value={one.model} label={one.label} />
         ))}
       </datalist>
+      {!existing && (
+        <AsSisters
+          make={form.watch('make')}
+          model={form.watch('model')}
+          onTake={(facts) => {
+            form.reset({ ...form.getValues(), ...asSisters(facts) }, { keepDefaultValues: true, keepDirty: true })
+          }}
+        />
+      )}
       <Field label="Kind" error={errors.kind?.message}>
         {(wiring) => (
           <select {...wiring} {...form.register('kind')}>

@@ -1,3 +1,4 @@
+import type { components } from '../../shared/api/schema'
 import type { NewUnit, UnitSheet } from '../../shared/api/types'
 import { numberFrom } from '../../shared/quantities/numberFrom'
 import type { Difference } from '../../shared/writes/BothVersions'
@@ -96,6 +97,24 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   exposure: sheet.exposure,
   make: sheet.make ?? '',
   model: sheet.model ?? '',
+})
+
+type Facts = NonNullable<components['schemas']['SisterFacts']['facts']>
+
+/** What sister units have in common, as the form shows it; the unit's own number, name and yard stay. */
+export const asSisters = (facts: Facts): Partial<UnitFields> => ({
+  kind: facts.kind,
+  bank: `${facts.arrangement}-${facts.battery_count}-${facts.system_volt}`,
+  usual_cranking_current_ampere: String(facts.usual_cranking_current_ampere ?? ''),
+  alternator_rating_ampere: String(facts.alternator_rating_ampere ?? ''),
+  has_isolator: facts.has_isolator,
+  has_sense: facts.has_sense,
+  regulator: facts.regulator,
+  neutral_interlock: facts.neutral_interlock,
+  grounding: facts.grounding,
+  has_equaliser: facts.has_equaliser,
+  heat_aid: facts.heat_aid,
+  control_unit: facts.control_unit,
 })
 
 export function toInput(fields: UnitFields): Omit<NewUnit, 'id'> {

@@ -94,5 +94,9 @@ export const rule = (unitId: string, body: Schemas['NewRuling']) =>
 export const fitSheet = (unitId: string, versionId: string, what: string) =>
   wish('post', '/api/units/{id}/circuits', { id: unitId }, { version_id: versionId }, `Sheet fitted: ${what}`)
 
+/** Every sheet that most of its sisters have and it lacks. */
+export const fitAsSisters = (unit: { id: string; number: string }) =>
+  wish('post', '/api/units/{id}/circuits/as-sisters', { id: unit.id }, {}, `Sheets of its sisters on ${unit.number}`)
+
 export const bringInSheet = (content: string, wiresCsv: string | null) =>
   wish('post', '/api/circuits', {}, { content, wires_csv: wiresCsv }, 'Sheet brought in')

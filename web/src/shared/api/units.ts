@@ -30,6 +30,16 @@ export const fleet = () =>
     queryFn: () => reply(client.GET('/api/units', { params: { query: {} } })),
   })
 
+export type SisterFacts = components['schemas']['SisterFacts']
+
+/** What most units of a class have in common; asked once both names stand there. */
+export const sisterFacts = (make: string | null, model: string | null) =>
+  queryOptions({
+    queryKey: ['units', 'sisters', make, model],
+    queryFn: () => reply(client.GET('/api/sisters', { params: { query: { make: make ?? '', model: model ?? '' } } })),
+    enabled: Boolean(make?.trim() && model?.trim()),
+  })
+
 export const unitSheet = (id: string) =>
   queryOptions({
     queryKey: ['units', 'sheet', id],

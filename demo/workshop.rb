@@ -49,7 +49,7 @@ module Demo
     end
 
     def reading(one)
-      said = { 'asleep_waited' => 'yes', **(one['allowed'] ? { 'asleep_allowed_ampere' => one['allowed'] } : {}) }
+      said = { 'asleep_waited' => 'yes', **(one['allowed'] ? { 'asleep_allowed_milliampere' => one['allowed'].to_f } : {}) }
       CORE::Readings::Reading.new(id: SecureRandom.uuid, test_key: 'draw_asleep', value: one['ampere'], conditions: said, state: 'off',
                                   taken_at: @now - (one['days'] * DAY))
     end

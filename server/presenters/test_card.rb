@@ -11,7 +11,7 @@ module Server
       # @param limits [Wattomneum::Limits::Table]
       def self.call(test, system, limits)
         { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
-          positions: test.per_battery? ? system.positions : [], units: test.units, cells: test.cells(system),
+          positions: test.per_battery? ? system.positions : [], units: test.shown_units, cells: test.cells(system),
           choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
           state: test.state, states: test.states, state_label: Wattomneum::Readings::Catalogue::STATES.fetch(test.state),
           instrument: test.instrument, minutes: test.minutes, how: test.how(system, limits: limits), loop: test.loop,

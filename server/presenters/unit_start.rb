@@ -35,11 +35,21 @@ module Server
 
       # How long it may stand, and by which draw that is counted.
       def stands
-        nights = low && @query.stands_nights or return
-        asleep = row.asleep_ampere
-        draw = CORE::Quantities::Figure.ampere(asleep || CORE::ColdStart::Table.figure('charge', 'awake_ampere'))
-        by = asleep ? "by the #{draw} that it drew asleep" : "if it draws the usual #{draw} asleep: measure it"
-        "At #{CORE::Quantities::Figure.celsius(low)} it may stand #{nights == 1 ? '1 night' : "#{nights} nights"}, #{by}"
+        nights = low ? @query.stands_nights : 0
+        return if nights.zero? || (nights == Queries::UnitStart::MOST_NIGHTS && row.asleep_ampere.nil?)
+
+        "At #{CORE::Quantities::Figure.celsius(low)} it may stand #{nights_words(nights)}, #{by_draw}"
+      end
+
+      def nights_words(nights)
+        return 'two months and more' if nights == Queries::UnitStart::MOST_NIGHTS
+
+        nights == 1 ? '1 night' : "#{nights} nights"
+      end
+
+      def by_draw
+        draw = CORE::Quantities::Figure.ampere(row.asleep_ampere || CORE::ColdStart::Table.figure('charge', 'awake_ampere'))
+        row.asleep_ampere ? "by the #{draw} that it drew asleep" : "if it draws the usual #{draw} asleep: measure it"
       end
 
       # Degrees that are drawn, coldest first; the chart of demand ends there.

@@ -6,6 +6,7 @@ module Server
     class UnitStart
       CORE = Wattomneum
       LAST = 14
+      MOST_NIGHTS = Models::Unit::MOST_NIGHTS
       attr_reader :unit
 
       # @param unit [Models::Unit]
@@ -35,12 +36,8 @@ module Server
 
       # How long it may stand in such cold before it is likelier not to start than to start.
       #
-      # @return [Integer, nil] nights; nil where it is so already, or where two months are not enough
-      def stands_nights
-        most = Models::Unit::MOST_NIGHTS
-        fails = (1..most).find { |nights| likely_to_fail?(nights) } || (most + 1)
-        fails - 1 if fails.between?(2, most)
-      end
+      # @return [Integer] nights, MOST_NIGHTS where they are not enough; 0 where it is so already
+      def stands_nights = ((1..MOST_NIGHTS).find { |nights| likely_to_fail?(nights) } || (MOST_NIGHTS + 1)) - 1
 
       # @return [Models::StartState, nil]
       def state = @state ||= Models::StartState[unit.id]
@@ -62,7 +59,8 @@ module Server
 
       def likely_to_fail?(nights)
         low = night&.low_celsius or return false
-        row.evening(**night.forecast, nights_parked: nights).chance(low) > Tonight::NAMED
+        evening = row.evening(**night.forecast, nights_parked: nights)
+        evening.flat? || evening.chance(low) > Tonight::NAMED
       end
     end
   end

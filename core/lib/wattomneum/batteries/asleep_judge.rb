@@ -5,9 +5,9 @@ module Wattomneum
     # What a parked unit draws once it sleeps: against what may stay awake on it, where somebody said, else against what is usual; and how long
     # its batteries stand that.
     class AsleepJudge < Evidence::Judge
-      # Charge of a unit that ran today, and at which few start (handbook sum; the unit's own forecast knows better).
+      # Charge of a unit that ran today, and at which few start.
       FULL_PERCENT = ColdStart::Inputs.usual_charge * 100.0
-      NO_START_PERCENT = 50.0
+      NO_START_PERCENT = ColdStart::Table.figure('charge', 'flat_ratio') * 100.0
       private_constant :FULL_PERCENT, :NO_START_PERCENT
 
       # @return [Evidence::Judgement]
@@ -22,7 +22,7 @@ module Wattomneum
 
       private
 
-      def allowed = reading.conditions.number('asleep_allowed_ampere')
+      def allowed = reading.conditions.number('asleep_allowed_milliampere')&.fdiv(1000)
       def error = Evidence::MeterError.small_ampere(value)
 
       def by_its_own(rest)

@@ -16,7 +16,8 @@ module Wattomneum
       Charge = Struct.new(:ratio, :spread, keyword_init: true)
 
       LOW_SPREAD, MORNING_SPREAD, MEASURED_SPREAD = %w[low_celsius morning_celsius measured_celsius].map { |key| Table.figure('night', key) }
-      private_constant :LOW_SPREAD, :MORNING_SPREAD, :MEASURED_SPREAD
+      FLAT_RATIO = Table.figure('charge', 'flat_ratio')
+      private_constant :LOW_SPREAD, :MORNING_SPREAD, :MEASURED_SPREAD, :FLAT_RATIO
 
       # @param nights_parked [Numeric] since it last ran long enough to charge
       # @param capacity_ampere_hour [Float] of the bank
@@ -75,6 +76,9 @@ module Wattomneum
 
       # @return [Float] degC, of threshold and morning together
       def spread = Math.sqrt(own_variance + (LOW_SPREAD**2))
+
+      # @return [Boolean] whether so little charge is left that the threshold of a charged unit says nothing of it
+      def flat? = @charge.ratio < FLAT_RATIO
 
       # @return [Boolean] whether its batteries may be ice at this temperature: then it is neither charged nor jumped
       def may_freeze?(low_celsius) = low_celsius <= Batteries::StateOfCharge.freezing_celsius(charge_percent: @charge.ratio * 100.0)

@@ -84,6 +84,9 @@ module Wattomneum
       # @return [Array<Hash>] key and label of what can be seen, for observations
       def choices = @row.fetch('choices', [])
 
+      # @return [Array<String>] the same as #units, what a meter shows for it first
+      def shown_units = units.partition { |symbol| symbol == @row['shown_in'] }.flatten
+
       # @return [Array<String>] unit symbols that may be entered, base unit first
       def units = Quantities::Unit.symbols(quantity)
 

@@ -15,8 +15,8 @@ RSpec.describe Wattomneum::Batteries::AsleepJudge do
   end
 
   it 'goes by what may stay awake on this unit where somebody added that up' do
-    expect([0.15, 0.3].map { |ampere| asleep(ampere, asleep_allowed_ampere: 0.2).verdict }).to eq(%w[sound act])
-    expect(asleep(0.3, asleep_allowed_ampere: 0.2).limits).to be_empty
+    expect([0.15, 0.3].map { |ampere| asleep(ampere, asleep_allowed_milliampere: 200).verdict }).to eq(%w[sound act])
+    expect(asleep(0.3, asleep_allowed_milliampere: 200).limits).to be_empty
   end
 
   # By hand: (89 - 50) % of two batteries of 90 Ah is 70.2 Ah, less a fifth 56.2 Ah; 0.2 A takes 4.8 Ah a day: 11.7 days.

@@ -86,8 +86,8 @@ export function GroundsPage() {
                 Several odd things at once? <Link to={`/circuits/${data.unit.id}?ask=cause`}>Ask what they share</Link>
               </p>
             </header>
-            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] desk:gap-12">
-              <section aria-label="In the order of the walk" className="order-2 desk:order-1">
+            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] desk:grid-rows-[auto_1fr] desk:gap-x-12">
+              <section aria-label="In the order of the walk" className="order-2 desk:order-1 desk:row-span-2">
                 <ol className="rule-above">
                   {data.grounds.map((ground, index) => (
                     <GroundRow
@@ -119,14 +119,18 @@ export function GroundsPage() {
                   </div>
                 )}
                 {at !== null && <Round data={data} at={at} onAt={setAt} />}
-                {at === null && <Sisters data={data} />}
-                {at === null && <SecondGround data={data} />}
                 {data.cautions.map((caution) => (
                   <p key={caution} className="border-l-4 border-act pl-4">
                     {caution}
                   </p>
                 ))}
               </section>
+              {at === null && (
+                <div className="order-3 flex flex-col gap-8 desk:col-start-2">
+                  <Sisters data={data} />
+                  <SecondGround data={data} />
+                </div>
+              )}
             </div>
           </div>
         )

@@ -23,30 +23,33 @@ function Added({ data, added }: { data: Grounds; added: NonNullable<Second['adde
       </p>
       <ErrorNote error={taking.error} />
       {may && (
-        <form
-          aria-label="Take the second ground off"
-          className="flex flex-wrap items-end gap-3"
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault()
-            void taking.write(() => removeSecondGround(data.unit, taking.value.reason))
-          }}
-        >
-          <Field label="Taken off because" error={taking.error?.fields.reason?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={taking.value.reason}
-                onChange={(event) => {
-                  taking.change({ reason: event.target.value })
-                }}
-              />
-            )}
-          </Field>
-          <Button type="submit" disabled={taking.isPending || taking.value.reason.trim() === ''}>
-            It is off
-          </Button>
-        </form>
+        <details>
+          <summary className="min-h-12 py-3 font-label font-bold dense:min-h-9 dense:py-2">It was taken off</summary>
+          <form
+            aria-label="Take the second ground off"
+            className="flex flex-wrap items-end gap-3"
+            noValidate
+            onSubmit={(event) => {
+              event.preventDefault()
+              void taking.write(() => removeSecondGround(data.unit, taking.value.reason))
+            }}
+          >
+            <Field label="Taken off because" error={taking.error?.fields.reason?.[0]}>
+              {(wiring) => (
+                <input
+                  {...wiring}
+                  value={taking.value.reason}
+                  onChange={(event) => {
+                    taking.change({ reason: event.target.value })
+                  }}
+                />
+              )}
+            </Field>
+            <Button type="submit" disabled={taking.isPending || taking.value.reason.trim() === ''}>
+              It is off
+            </Button>
+          </form>
+        </details>
       )}
     </>
   )

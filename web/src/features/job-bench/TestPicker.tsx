@@ -6,6 +6,7 @@ import type { PadTarget } from '../../shared/pad/pad'
 const GROUPS = [
   { loop: 'batteries', label: 'Batteries' },
   { loop: 'start', label: 'Start loop' },
+  { loop: 'asleep', label: 'Asleep' },
   { loop: 'charge', label: 'Charge loop' },
 ]
 

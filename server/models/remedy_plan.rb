@@ -21,6 +21,22 @@ module Server
           input[:planned] ? dataset.insert_conflict.insert(**row, person_id: by.id) : where(row).delete
         end
 
+        # All of them, or none where one can not be.
+        #
+        # @param ticks [Array<Hash>] unit_id, dawn and key
+        # @param by [Account]
+        # @param now [Time]
+        # @raise [Refusals::InvalidInput] for a dawn that is not the coming one, or a unit that is not on record
+        def tick_all(ticks, by:, now:)
+          units = Unit.where(id: ticks.map { |tick| tick[:unit_id] }).as_hash(:id)
+          ticks.sort_by { |tick| tick[:unit_id] }.each do |one|
+            unit = units[one[:unit_id]]
+            raise Refusals::InvalidInput.new('One of these units is not on record', fields: { 'ticks' => ['unknown unit'] }) if unit.nil?
+
+            tick(unit, { **one.slice(:dawn, :key), planned: true }, by: by, now: now)
+          end
+        end
+
         # @param unit_ids [Array<String>]
         # @param dawns [Array<Date>]
         # @return [Hash{Array(String, Date) => Array<String>}] keys by unit and dawn

@@ -76,17 +76,10 @@ module Server
       # The same night with what is ticked done.
       def planned(one)
         ticked = @result.plans.fetch([one.row[:unit_id], @result.dawns.fetch(one.row[:yard_id])], [])
-        remedies = offered(one).map { |remedy| { **remedy.transform_keys(&:to_sym), planned: ticked.include?(remedy['key']) } }
+        remedies = one.remedies.map { |remedy| { **remedy.transform_keys(&:to_sym), planned: ticked.include?(remedy['key']) } }
         won = remedies.select { |remedy| remedy[:planned] }.map { |remedy| remedy[:degrees] }
         chance = one.evening.chance(one.low_celsius, won_celsius: CORE::ColdStart::Remedies.together(won))
         { remedies: remedies, chance_planned: chance.round(3), chance_planned_words: won.any? ? self.class.spoken_chance(chance) : nil }
-      end
-
-      # What may be frozen is not charged.
-      def offered(one)
-        return one.row[:remedies] unless one.evening.may_freeze?(one.low_celsius)
-
-        one.row[:remedies].reject { |remedy| remedy['key'] == 'charge' }
       end
 
       # How many of the list are expected not to start, as they stand and with what is ticked, and the minutes that takes.

@@ -15,7 +15,17 @@ module Server
       # id and dawn; systems: of units for which something is planned, by id
       Result = Struct.new(:yards, :dawns, :today, :nights, :lines, :others, :untested, :outcomes, :plans, :systems, :record,
                           keyword_init: true)
-      Line = Struct.new(:row, :evening, :chance, :low_celsius, :nights_parked, keyword_init: true)
+      Line = Struct.new(:row, :evening, :chance, :low_celsius, :nights_parked, keyword_init: true) do
+        # @return [Array<Hash{String => Object}>] what can be done: what may be frozen is not charged
+        def remedies
+          may_freeze = evening.may_freeze?(low_celsius)
+          row[:remedies].reject { |remedy| may_freeze && remedy['key'] == 'charge' }
+        end
+
+        # @param remedy [Hash{String => Object}]
+        # @return [Float] chance of no start with that done
+        def chance_with(remedy) = evening.chance(low_celsius, won_celsius: remedy['degrees'])
+      end
       # Of mornings that were entered: named with over half and failed; failed, and on that list
       Record = Struct.new(:named, :named_failed, :failed, keyword_init: true)
 

@@ -9,6 +9,21 @@ module Server
         polled(tonight)
       end
 
+      get '/api/tonight/proposal' do
+        allow!(:read)
+        asked = asked!(Contracts::MinutesLeft)
+        found = Queries::Tonight.new(now: Time.now.utc).call
+        json(Presenters::Proposal.call(Queries::Proposal.new(found, minutes: asked[:minutes], yard_id: asked[:yard]), found.dawns))
+      end
+
+      put '/api/tonight/plan' do
+        allow!(:say_morning)
+        once(200, :tonight) do
+          Models::RemedyPlan.tick_all(contract!(Contracts::EveningPlans)[:ticks], by: person, now: Time.now.utc)
+          nil
+        end
+      end
+
       get '/api/units/:id/start' do
         allow!(:read)
         json(start(find!(Models::Unit.dataset, id_param, 'unit')))

@@ -87,10 +87,16 @@ reading: kept.id),
   def care
     ground = Server::Queries::UnitGrounds.new(@unit).round.order.first
     drop = { text: '20', ampere: 12.5, confirmed: false }
+    note = MODELS::AccessNote.first(unit_class_id: @unit.unit_class_id)
+    dawn = MODELS::Night.dawns(Time.now.utc).fetch(@unit.yard_id).iso8601
     [write('post', '/api/units/{id}/grounds/{uuid}/services', { id: uuid, before: drop, after: drop, done: ['cleaned'], note: '' },
            id: @unit.id, uuid: ground.uuid),
-     write('put', '/api/units/{id}/plan', { dawn: MODELS::Night.dawns(Time.now.utc).fetch(@unit.yard_id).iso8601, key: 'heat', planned: true },
-           id: @unit.id),
+     write('post', '/api/units/{id}/second-ground', { id: uuid, section_mm2: 35, note: 'along the rail' }, id: @unit.id),
+     write('post', '/api/units/{id}/second-ground/removal', { reason: 'bracket cleaned' }, id: @unit.id),
+     write('post', '/api/units/{id}/access', { id: uuid, place: 'Starter', text: 'wheel arch' }, id: @unit.id),
+     write('post', '/api/units/{id}/access/{note}/end', id: @unit.id, note: note.id),
+     write('put', '/api/units/{id}/plan', { dawn: dawn, key: 'heat', planned: true }, id: @unit.id),
+     write('put', '/api/tonight/plan', { ticks: [{ unit_id: @unit.id, dawn: dawn, key: 'charge' }] }),
      write('post', '/api/units/{id}/notices', { id: uuid, what: 'Worn sheath', place: 'left', severity: 'soon' }, id: @unit.id),
      write('post', '/api/notices/{id}/end', { reason: 'taped' }, id: MODELS::Notice.first(severity: 'soon').id)]
   end
@@ -140,6 +146,7 @@ reading: kept.id),
      write('put', '/api/circuits/{id}/overrides', { lock_version: fitted.lock_version, overrides: { wire.uuid => { length_m: 2.5, colour: 'red' } } },
            id: fitted.id),
      write('post', '/api/units/{id}/circuits', { version_id: fitted.version_id }, id: fitted.unit_id),
+     write('post', '/api/units/{id}/circuits/as-sisters', id: @unit.id),
      write('post', '/api/units/{id}/rulings', { id: uuid, conflict_key: 'x', choice: 'y', note: '' }, id: fitted.unit_id)]
   end
 

@@ -129,6 +129,46 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     expect([line(unit)['chance_planned'], line(unit)['chance_planned_words']]).to eq([before['chance'], nil])
   end
 
+  describe 'the minutes before night' do
+    def proposal(query) = read("/api/tonight/proposal?#{query}")
+
+    it 'proposes what wins most within them, one thing a unit, and ticks it at once' do
+      units = Array.new(3) { a_unit }
+      say_night(low_celsius: -24.0)
+      found = proposal("minutes=25&yard=#{yard.id}")
+      expect([found['minutes'], found['used']]).to match([25, be <= 25])
+      expect(found['choices'].map { |one| one['unit_id'] }).to match_array(found['choices'].map { |one| one['unit_id'] }.uniq)
+      expect(found['choices'].map { |one| one['unit_id'] } - units.map(&:id)).to be_empty
+      expect(found['failing_then']).to be < found['failing']
+      ticks = found['choices'].map { |one| one.slice('unit_id', 'dawn', 'key') }
+      write(:put, '/api/tonight/plan', { ticks: ticks })
+      expect([status, tonight['plan']['minutes']]).to eq([200, found['used']])
+    end
+
+    it 'wins no less with more of them, and nothing of another yard' do
+      2.times { a_unit }
+      say_night(low_celsius: -20.0)
+      won = [10, 40, 120].map { |minutes| proposal("minutes=#{minutes}&yard=#{yard.id}")['failing_then'] }
+      expect(won).to eq(won.sort.reverse)
+      elsewhere = Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
+      expect(proposal("minutes=60&yard=#{elsewhere.id}")).to include('choices' => [], 'failing' => 0.0)
+    end
+
+    it 'refuses minutes that are none, a plan of another night, and one of a unit that is none, whole' do
+      expect(%w[minutes=0 minutes=800 minutes=x yard=x].map { |query| proposal(query) && status }).to all(eq(422))
+      unit = a_unit
+      say_night(low_celsius: -20.0)
+      good = { unit_id: unit.id, dawn: night['dawn'], key: 'heat' }
+      [{ **good, dawn: (Date.today - 3).iso8601 }, { **good, unit_id: SecureRandom.uuid }].each do |bad|
+        write(:put, '/api/tonight/plan', { ticks: [good, bad] })
+        expect([status, Server::Models::RemedyPlan.where(unit_id: unit.id).count]).to eq([422, 0])
+      end
+      sign_in_as('reader')
+      write(:put, '/api/tonight/plan', { ticks: [good] })
+      expect(status).to eq(403)
+    end
+  end
+
   it 'asks where a night looks as if it was read in Fahrenheit, and takes degrees with their unit' do
     say_night(low_celsius: -3.0)
     error = say_night(low_celsius: 23)['error']

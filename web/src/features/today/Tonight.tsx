@@ -6,6 +6,7 @@ import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useWrite } from '../../shared/writes/useWrite'
+import { MinutesLeft } from './MinutesLeft'
 import { NightField } from './NightField'
 import { StartRow } from './StartRow'
 
@@ -79,6 +80,7 @@ export function Tonight() {
               ))}
             </ul>
             {first?.morning && may && <TheRest told={told} dawn={first.dawn} />}
+            {!first?.morning && may && told.lines.length > 0 && <MinutesLeft told={told} />}
             {told.plan.minutes > 0 && (
               <p role="status" className="pt-3 font-semibold">
                 Ticked: {told.plan.minutes} min. Expected not to start: {told.plan.failing} of these as they stand,{' '}

@@ -25,6 +25,31 @@ export const tonight = () =>
     refetchInterval: 60_000,
   })
 
+export type Proposal = Schemas['Proposal']
+
+/** What to do before night with the minutes that are left, in one yard or in all. */
+export const proposal = (minutes: number | null, yard: string) =>
+  queryOptions({
+    queryKey: ['tonight', 'proposal', minutes, yard],
+    queryFn: () =>
+      reply(
+        client.GET('/api/tonight/proposal', {
+          params: { query: yard ? { minutes: minutes ?? 0, yard } : { minutes: minutes ?? 0 } },
+        }),
+      ),
+    enabled: minutes !== null,
+  })
+
+/** All that was proposed, ticked at once. */
+export const tickAll = (choices: Proposal['choices']) =>
+  wish(
+    'put',
+    '/api/tonight/plan',
+    {},
+    { ticks: choices.map(({ unit_id, dawn, key }) => ({ unit_id, dawn, key })) },
+    `${choices.length} things to do before night`,
+  )
+
 export const sayNight = (night: Night, fields: Omit<Schemas['NightFields'], 'dawn'>) =>
   wish(
     'put',

@@ -18,7 +18,8 @@ export function Button({
   return (
     <button
       type={type}
-      className={`inline-flex min-h-12 items-center justify-center gap-2 text-left text-base font-bold disabled:opacity-60 ${LOOK[look]} ${className}`}
+      // On paper nothing is pressed; a name in a row is still a name.
+      className={`inline-flex min-h-12 items-center justify-center gap-2 text-left text-base font-bold disabled:opacity-60 ${look === 'inline' ? '' : 'print:hidden'} ${LOOK[look]} ${className}`}
       {...rest}
     />
   )

@@ -10,6 +10,7 @@ import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
 
 const NOTHING = {}
+const lowered = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
 
 function Proposed({ data }: { data: Proposal }) {
   const ticking = useWrite<object, Tonight>({ name: 'tick-all', empty: NOTHING })
@@ -20,7 +21,7 @@ function Proposed({ data }: { data: Proposal }) {
         {data.choices.map((one) => (
           <li key={one.unit_id} className="rule-below grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
             <span>
-              <span className="font-label font-bold">{one.unit}</span>, {one.yard}: {one.words.toLowerCase()}{' '}
+              <span className="font-label font-bold">{one.unit}</span>, {one.yard}: {lowered(one.words)}{' '}
               <span className="text-quiet">
                 no start {one.chance_words}, then {one.then_words}
               </span>

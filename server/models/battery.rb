@@ -77,7 +77,6 @@ module Server
         Wattomneum::Batteries::Rating.new(ampere: input[:rating_ampere], standard: input[:rating_standard])
         update(**input.except(:lock_version), made_on: self.class.made_on(input[:date_code], Time.now.utc.to_date))
         BatteryState.work_out([id])
-        stands_in&.then { |unit| StartThreshold.work_out(unit) }
         self
       end
     end

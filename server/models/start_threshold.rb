@@ -12,7 +12,7 @@ module Server
       OF_READINGS = %i[degrees_per_charge degrees_per_battery_degree slow_celsius limited_by].freeze
       OF_MORNINGS = %i[celsius variance mornings coldest_start warmest_failure].freeze
       # Units that wait for each other while all are worked out.
-      AT_ONCE = 500
+      AT_ONCE = 250
       private_constant :TOLD_DAYS, :OF_MORNINGS, :AT_ONCE
 
       class << self

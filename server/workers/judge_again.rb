@@ -12,6 +12,7 @@ module Server
         job_ids = readings.distinct.select_map(:job_id).compact
         job_ids.each { |id| Queries::JobRecord.of(id) { |record| Models::Judgement.keep_changed(record) } }
         Queries::RoundRecord.each_of(readings) { |record| Models::Judgement.keep_changed(record) }
+        Models::Battery[battery_id]&.stands_in&.then { |unit| Models::StartThreshold.work_out(unit) }
       end
     end
   end

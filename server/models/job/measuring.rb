@@ -37,6 +37,7 @@ module Server
           return self if Withdrawal.where(reading_id: reading_id).any?
 
           standing_reading!(reading_id)
+          Unit.one_after_another([unit_id])
           Withdrawal.create(reading_id: reading_id, reason: input[:reason], person_id: by.id)
           Queries::JobRecord.new(self).tap do |record|
             Judgement.keep_changed(record)
@@ -83,7 +84,9 @@ module Server
           judged(kept)
         end
 
+        # The unit before its batteries, as whoever fits one of them holds them.
         def judged(readings)
+          Unit.one_after_another([unit_id])
           record = Queries::JobRecord.new(self)
           record.suspects.order
           readings.each { |reading| Judgement.keep(record.assessment.judgements.fetch(reading.id)) }

@@ -20,6 +20,16 @@ RSpec.describe Server::Workers::JudgeAgain do
     expect([before, state.verdict, state.health_percent.round]).to eq(['watch', 'act', 58])
   end
 
+  it 'moves the cold start of the unit in which it stands, where nobody tested it' do
+    sign_in_as('electrician')
+    unit = a_unit
+    start = Server::Models::StartThreshold.work_out(unit).reading_celsius
+    battery = Server::Models::Fitting.current.first(unit_id: unit.id, position: 'A').battery
+    write(:patch, "/api/batteries/#{battery.id}", { lock_version: 0, type: 'flooded', rating_ampere: 400, rating_standard: 'SAE', date_code: nil })
+    described_class.run(battery.id)
+    expect(Server::Models::StartThreshold[unit.id].reading_celsius).to be > start + 1
+  end
+
   it 'is queued inside the transaction that corrects a battery, and vanishes with it' do
     sign_in_as('electrician')
     battery = fit_battery(a_unit(batteries: false), 'A')

@@ -33,20 +33,23 @@ module Wattomneum
       # @param health_ratio [Float] of those
       # @return [Float] resistance of the bank against now
       def ratio_with_new(positions, health_ratio: 1.0)
-        full = FULL_VOLT * @system.blocks_per_battery
-        changed = @parts.map do |part|
-          positions.include?(part.position) ? Part.new(**part.to_h, health_ratio: health_ratio, rest_volt: full) : part
-        end
+        changed = @parts.map { |part| positions.include?(part.position) ? otherwise(part, health_ratio, FULL_VOLT) : part }
         whole(changed) / (@whole ||= whole(@parts))
       end
 
       # @return [Float] ohm of the whole bank by labels and testers, at the charge of a unit that ran today
       def usual_ohm
-        rest = Table.rest_volt(Inputs.usual_charge) * @system.blocks_per_battery
-        whole(@parts.map { |part| Part.new(**part.to_h, rest_volt: rest) })
+        whole(@parts.map { |part| otherwise(part, part.health_ratio, Table.rest_volt(Inputs.usual_charge)) })
       end
 
       private
+
+      def otherwise(part, health_ratio, six_cells_volt)
+        part.dup.tap do |one|
+          one.health_ratio = health_ratio
+          one.rest_volt = six_cells_volt * @system.blocks_per_battery
+        end
+      end
 
       def six_cells(rest_volt) = rest_volt / @system.blocks_per_battery
       def flat_volt = Table.rest_volt(0.0)
@@ -56,7 +59,7 @@ module Wattomneum
         Batteries::Bank.equivalent(sources, arrangement: @system.arrangement).resistance_ohm
       end
 
-      def ohm(part) = (@ohm ||= {})[part] ||= resistance_ohm(part)
+      def ohm(part) = (@ohm ||= {}.compare_by_identity)[part] ||= resistance_ohm(part)
 
       def resistance_ohm(part)
         label, untested = %w[sae_ampere untested_health_ratio].map { |key| Table.figure('labels', key) }

@@ -9,7 +9,10 @@ module Wattomneum
     # margins n / n_min and posts / v_min.
     class Margins
       COLD_UNDER_CELSIUS = Table::DATA.fetch('cold_under_celsius')
-      private_constant :COLD_UNDER_CELSIUS
+      PLAIN = { oil_warmer_celsius: :@oil_warmer, battery_warmer_celsius: :@battery_warmer, speed_rpm: :@speed_rpm, firing_rpm: :@firing_rpm,
+                firing_rpm_per_degree: :@firing_per_degree, control_unit_volt: :@control_unit_volt, torque_speed_share: :@torque_share,
+                demand_exponent: :@demand_exponent, cold_exponent: :@cold_exponent }.freeze
+      private_constant :COLD_UNDER_CELSIUS, :PLAIN
 
       # @param inputs [Inputs]
       # @param demand [#ratio] engine demand by oil temperature
@@ -25,10 +28,7 @@ module Wattomneum
       # @param key [Symbol] the one input that is off
       # @param by [Float] how far
       # @return [Margins]
-      def off(key, by)
-        values = @values.merge(key => @values.fetch(key) + by)
-        dup.tap { |one| one.take(values) }
-      end
+      def off(key, by) = dup.tap { |one| one.shift(key, by) }
 
       # @param mended [Mended] what is otherwise than at the test
       # @return [Margins]
@@ -78,6 +78,14 @@ module Wattomneum
 
       attr_writer :mended
 
+      # Most inputs stand as they are in the loop; of the others everything follows anew.
+      def shift(key, by)
+        name = PLAIN[key]
+        return instance_variable_set(name, instance_variable_get(name) + by) if name
+
+        take(@values.merge(key => @values.fetch(key) + by))
+      end
+
       def take(values)
         look_up(values)
         @values = values
@@ -86,7 +94,7 @@ module Wattomneum
         @sag = (@rest_volt - posts) * @mended.bank_ratio
         @lost = (values[:drop_volt] * @mended.drop_ratio) + (values[:own_resistance_share] * at_starter)
         @back_emf = (1.0 - values[:own_resistance_share]) * at_starter
-        plain(values)
+        PLAIN.each { |key, name| instance_variable_set(name, values[key]) }
         @oil_warmer += @mended.heated_celsius
       end
 
@@ -99,18 +107,6 @@ module Wattomneum
 
         @demand_at_test = @demand.ratio(values[:test_celsius])
         @cold_at_test = Table.cold_factor(values[:test_celsius])
-      end
-
-      def plain(values)
-        @oil_warmer = values[:oil_warmer_celsius]
-        @battery_warmer = values[:battery_warmer_celsius]
-        @speed_rpm = values[:speed_rpm]
-        @firing_rpm = values[:firing_rpm]
-        @firing_per_degree = values[:firing_rpm_per_degree]
-        @control_unit_volt = values[:control_unit_volt]
-        @torque_share = values[:torque_speed_share]
-        @demand_exponent = values[:demand_exponent]
-        @cold_exponent = values[:cold_exponent]
       end
 
       def bank_ratio(charge_ratio, battery_celsius)

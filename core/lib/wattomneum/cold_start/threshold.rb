@@ -77,7 +77,7 @@ module Wattomneum
       # @param charge_ratio [Float]
       # @return [Float] degC that its threshold is lower then
       def degrees_won(mended, charge_ratio: @charge)
-        celsius - found(@margins.mended(mended), charge_ratio, from: celsius)
+        celsius - found(@margins.mended(mended), charge_ratio, from: celsius, slope: slope)
       end
 
       private
@@ -92,15 +92,17 @@ module Wattomneum
 
       def shift(key)
         spread = @inputs.spread(key)
-        return 0.0 if spread.zero?
+        return 0.0 if spread.zero? || (key == :control_unit_volt && !@inputs.control_unit?)
 
         under, over = [-spread, spread].map { |by| at_threshold.off(key, by).least(celsius, @charge) }
         (under - over) / (2 * slope)
       end
 
       # A margin rises with the temperature.
-      def found(margins, charge, from:)
-        Numerics::Root.about(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end, from: from) { |celsius| margins.least(celsius, charge) - 1.0 }
+      def found(margins, charge, from:, slope: nil)
+        Numerics::Root.about(SEARCHED_CELSIUS.begin, SEARCHED_CELSIUS.end, from: from, slope: slope) do |celsius|
+          margins.least(celsius, charge) - 1.0
+        end
       end
     end
   end

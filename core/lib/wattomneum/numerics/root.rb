@@ -18,20 +18,23 @@ module Wattomneum
       # @param low [Float]
       # @param high [Float]
       # @param from [Float] within them
+      # @param slope [Float, nil] there, where it is known
       # @param last_step [Float] after a step so small it stands: each is about the product of the two before it
       # @yieldparam x [Float]
       # @yieldreturn [Float] rising with x
       # @return [Float] low or high where it lies outside
       # @example Root.about(0.0, 9.0, from: 1.5) { |x| (x * x) - 2 }   # => 1.4142
-      def self.about(low, high, from:, last_step: 1e-3, &rising)
-        secant(low, high, from, last_step, &rising) || between(low, high, &rising)
+      def self.about(low, high, from:, slope: nil, last_step: 1e-3, &rising)
+        secant(low, high, from, slope, last_step, &rising) || between(low, high, &rising)
       end
 
       # Nothing where it leaves the range, stands still or goes round.
-      def self.secant(low, high, from, last_step)
+      def self.secant(low, high, from, slope, last_step)
         here = from
-        there = here + 0.5 > high ? here - 0.5 : here + 0.5
         at_here = yield(here)
+        there = (slope ? here - (at_here / slope) : here + 0.5).clamp(low, high)
+        return here if (there - here).abs < last_step
+
         at_there = yield(there)
         SECANT_STEPS.times do
           slope = (at_there - at_here) / (there - here)

@@ -7,13 +7,11 @@ module Server
     class StartThreshold < Sequel::Model(:start_threshold)
       unrestrict_primary_key
       CORE = Wattomneum
-      # Mornings of two winters: what is older says nothing of the unit that it is now.
-      TOLD_DAYS = 500
       OF_READINGS = %i[degrees_per_charge degrees_per_battery_degree slow_celsius limited_by].freeze
       OF_MORNINGS = %i[celsius variance mornings coldest_start warmest_failure].freeze
       # Units that wait for each other while all are worked out.
       AT_ONCE = 250
-      private_constant :TOLD_DAYS, :OF_MORNINGS, :AT_ONCE
+      private_constant :OF_MORNINGS, :AT_ONCE
 
       class << self
         # After a reading, a repair, a battery or a change of the unit itself.
@@ -97,34 +95,6 @@ module Server
         end
 
         def in_columns(row) = { **row, narrowing: Sequel.pg_jsonb(row[:narrowing]), remedies: Sequel.pg_jsonb(row[:remedies]) }
-      end
-
-      # What each unit's mornings say, since its batteries became what they are.
-      class Mornings
-        # @param unit_ids [Array<String>]
-        def initialize(unit_ids)
-          @unit_ids = unit_ids
-        end
-
-        # @return [CORE::ColdStart::FleetShift::Shift]
-        def shift = @shift ||= FleetShift.now
-
-        # @param unit_id [String]
-        # @return [Array<CORE::ColdStart::Told::Dawn>] in order
-        def of(unit_id)
-          since = changed_at[unit_id]&.to_date
-          told.fetch(unit_id, []).select { |one| since.nil? || one.dawn >= since }.map(&:to_core)
-        end
-
-        private
-
-        def changed_at = @changed_at ||= Fitting.changed_at(@unit_ids)
-
-        # SQL: select * from morning where unit_id in ? and dawn >= ? and low_celsius is not null order by dawn
-        def told
-          @told ||= Morning.where(unit_id: @unit_ids).where { dawn >= Date.today - TOLD_DAYS }.exclude(low_celsius: nil).order(:dawn).all
-                           .group_by(&:unit_id)
-        end
       end
 
       # @param dawns [Array<CORE::ColdStart::Told::Dawn>] in order

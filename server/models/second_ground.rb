@@ -15,9 +15,11 @@ module Server
         # @param unit [Unit] held
         # @param input [Hash] of Contracts::NewSecondGround
         # @param by [Account]
-        # @raise [Refusals::InvalidInput] where there is one, or the unit charges without an alternator
+        # @raise [Refusals::InvalidInput] where there is one, or no alternator whose case is grounded
         def add(unit, input, by:)
-          raise Refusals::InvalidInput.new('This unit has no alternator', fields: {}) if unit.alternator_rating_ampere.nil?
+          if unit.alternator_rating_ampere.nil? || unit.grounding == 'insulated'
+            raise Refusals::InvalidInput.new('This unit has no alternator on a grounded case', fields: {})
+          end
           raise Refusals::InvalidInput.new('There is one already: look at the map again', fields: {}) if standing.where(unit_id: unit.id).any?
 
           least = Wattomneum::Grounds::Second::LEAST_MM2

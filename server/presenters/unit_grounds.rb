@@ -50,7 +50,9 @@ module Server
       end
 
       def second
-        rating = @grounds.unit.alternator_rating_ampere or return
+        rating = @grounds.unit.alternator_rating_ampere
+        return if rating.nil? || @grounds.system.insulated?
+
         section = CORE::Grounds::Second.section_mm2(rating)
         chosen = @grounds.rules.schools.fetch('second_ground') == 'second'
         { chosen: chosen, school: @grounds.rules.schools.words('second_ground'), advice: advice(chosen, section, rating), section_mm2: section,

@@ -156,6 +156,9 @@ RSpec.describe Server::Routes::Grounds do
       unit.update(alternator_rating_ampere: nil)
       second
       expect([status, grounds['second']]).to eq([422, nil])
+      unit.update(alternator_rating_ampere: 80.0, grounding: 'insulated')
+      second
+      expect([status, grounds['second']]).to eq([422, nil])
     end
   end
 end

@@ -15,7 +15,7 @@ function Added({ data, added }: { data: Grounds; added: NonNullable<Second['adde
   return (
     <>
       <p>
-        {added.section_mm2} mm² from the alternator’s case to battery negative.{' '}
+        {added.section_mm2} mm² from the alternator’s case to the grounded post.{' '}
         <span className="text-quiet">
           {added.person}, {spokenDay(added.added_at, data.time_zone)}
           {added.note && `: ${added.note}`}

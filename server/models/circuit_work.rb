@@ -23,10 +23,7 @@ module Server
       # @return [Array<UnitSheet>]
       # @raise [Refusals::InvalidInput] for a unit of no class, or where its sisters have none more
       def fit_as_sisters(at:)
-        of_class = @unit.unit_class_id && UnitClass[@unit.unit_class_id]
-        sheets = of_class ? Queries::SisterFacts.new(of_class.make, of_class[:model], except: @unit.id).sheets : []
-        fitted = UnitSheet.current.where(unit_id: @unit.id).select_map(:sheet_id)
-        missing = sheets.select { |version| version.system_volt == @unit.system_volt && !fitted.include?(version.sheet_id) }
+        missing = Queries::SisterFacts.new(UnitClass.of(@unit), unit: @unit).sheets
         raise Refusals::InvalidInput.new('Most of its sister units have no sheet that it lacks', fields: {}) if missing.empty?
 
         missing.map { |version| UnitSheet.fit(@unit, version, at: at) }

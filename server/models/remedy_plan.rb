@@ -16,7 +16,7 @@ module Server
         # @return [void]
         # @raise [Refusals::InvalidInput] for a dawn that is not the coming one
         def tick(unit, input, by:, now:)
-          refuse_other_dawns(unit, input[:dawn], now)
+          refuse_other_dawns([[unit, input[:dawn]]], now)
           row = { unit_id: unit.id, **input.slice(:dawn, :key) }
           input[:planned] ? dataset.insert_conflict.insert(**row, person_id: by.id) : where(row).delete
         end
@@ -29,12 +29,13 @@ module Server
         # @raise [Refusals::InvalidInput] for a dawn that is not the coming one, or a unit that is not on record
         def tick_all(ticks, by:, now:)
           units = Unit.where(id: ticks.map { |tick| tick[:unit_id] }).as_hash(:id)
-          ticks.sort_by { |tick| tick[:unit_id] }.each do |one|
-            unit = units[one[:unit_id]]
-            raise Refusals::InvalidInput.new('One of these units is not on record', fields: { 'ticks' => ['unknown unit'] }) if unit.nil?
-
-            tick(unit, { **one.slice(:dawn, :key), planned: true }, by: by, now: now)
+          if ticks.any? { |one| !units.key?(one[:unit_id]) }
+            raise Refusals::InvalidInput.new('One of these units is not on record', fields: { 'ticks' => ['unknown unit'] })
           end
+
+          refuse_other_dawns(ticks.map { |one| [units.fetch(one[:unit_id]), one[:dawn]] }, now)
+          rows = ticks.map { |one| { **one.slice(:unit_id, :dawn, :key), person_id: by.id } }
+          dataset.insert_conflict.multi_insert(rows.sort_by { |row| row.values_at(:unit_id, :key) })
         end
 
         # @param unit_ids [Array<String>]
@@ -47,8 +48,9 @@ module Server
 
         private
 
-        def refuse_other_dawns(unit, dawn, now)
-          return if dawn == Night.dawns(now).fetch(unit.yard_id)
+        def refuse_other_dawns(planned, now)
+          coming = Night.dawns(now)
+          return if planned.all? { |unit, dawn| dawn == coming.fetch(unit.yard_id) }
 
           raise Refusals::InvalidInput.new('Only the coming night can be planned: ask for tonight anew',
                                            fields: { 'dawn' => ['is not the coming one'] })

@@ -44,8 +44,8 @@ module Server
         def refuse_elsewhere(battery)
           raise Refusals::InvalidInput.new('It was scrapped: take that back first', fields: {}) if battery.scrapped_at
 
-          fitting = Fitting.current.eager(:unit).where(battery_id: battery.id).all.first or return
-          raise Refusals::InvalidInput.new("It stands in #{fitting.unit.number}: read it there, in a job", fields: {})
+          unit = battery.stands_in or return
+          raise Refusals::InvalidInput.new("It stands in #{unit.number}: read it there, in a job", fields: {})
         end
 
         # Judged as it was entered: what is found later beside it, it had not.

@@ -11,12 +11,13 @@ module Server
       private_constant :OF_CRANK, :NONE
 
       class << self
-        # @param unit [Unit]
+        # @param inputs [Queries::StartInputs] of a unit
         # @return [StartState]
-        def work_out(unit)
+        def work_out(inputs)
+          unit = inputs.unit
           db.transaction do
             Unit.one_after_another([unit.id])
-            row = { **crank(unit), **asleep(unit) }
+            row = { **crank(inputs), **asleep(unit) }
             call(dataset.insert_conflict(target: :unit_id, update: row).returning.insert(unit_id: unit.id, **row).first)
           end
         end
@@ -25,15 +26,15 @@ module Server
         #
         # @param unit_ids [Array<String>]
         # @return [Integer] how many of them have a crank test that holds
-        def work_out_each(unit_ids) = unit_ids.count { |id| work_out(Unit.with_pk!(id)).cranked_at }
+        def work_out_each(unit_ids) = unit_ids.count { |id| work_out(Queries::StartInputs.of(Unit.with_pk!(id))).cranked_at }
 
         private
 
         # The newest round of readings that is a crank test: others turned nothing, or say what can not be.
-        def crank(unit)
-          inputs = Queries::StartInputs.of(unit)
+        def crank(inputs)
           return NONE unless inputs.foreseeable?
 
+          unit = inputs.unit
           rounds = Queries::CrankRounds.new(unit.id, since: Fitting.changed_at([unit.id])[unit.id]).all
           rounds.find { |round| inputs.tested(round) }&.to_h&.slice(*OF_CRANK) || NONE
         end

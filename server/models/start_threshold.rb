@@ -21,8 +21,8 @@ module Server
         def work_out(unit)
           db.transaction do
             Unit.one_after_another([unit.id])
-            StartState.work_out(unit)
-            keep([unit])
+            inputs = Queries::StartInputs.of(unit)
+            keep([inputs.with(StartState.work_out(inputs))])
           end
           self[unit.id]
         end
@@ -50,18 +50,21 @@ module Server
           unit_ids.sort.each_slice(AT_ONCE).sum do |ids|
             db.transaction do
               Unit.one_after_another(ids)
-              keep(Unit.where(id: ids).order(:id).all)
+              StartState.work_out_each(ids - StartState.where(unit_id: ids).select_map(:unit_id))
+              keep(Queries::StartInputs.of_each(Unit.where(id: ids).order(:id).all))
             end
           end
         end
 
         private
 
+        # @param units [Array<Queries::StartInputs>]
         def keep(units)
-          mornings = Mornings.new(units.map(&:id))
+          ids = units.map { |inputs| inputs.unit.id }
+          mornings = Mornings.new(ids)
           limits = Queries::FleetRules.new.limits
-          rows = Queries::StartInputs.of_each(units).filter_map { |inputs| row(inputs, mornings: mornings, limits: limits) }
-          where(unit_id: units.map(&:id) - rows.map { |row| row[:unit_id] }).delete
+          rows = units.filter_map { |inputs| row(inputs, mornings: mornings, limits: limits) }
+          where(unit_id: ids - rows.map { |row| row[:unit_id] }).delete
           write(rows, rows.first.to_h.keys - [:unit_id])
         end
 
@@ -116,6 +119,13 @@ module Server
       def evening(low_celsius:, day_before_celsius:, nights_parked: 1)
         CORE::ColdStart::Evening.of(stored, capacity_ampere_hour: capacity_ampere_hour, low_celsius: low_celsius,
                                             day_before_celsius: day_before_celsius, nights_parked: nights_parked, **awake)
+      end
+
+      # @param night [Night]
+      # @return [Integer] nights that it may stand in such cold, as Evening has it
+      def nights_standing(night)
+        CORE::ColdStart::Evening.nights_standing(stored, most: Unit::MOST_NIGHTS, capacity_ampere_hour: capacity_ampere_hour, **night.forecast,
+**awake)
       end
 
       # @param nights_parked [Integer]

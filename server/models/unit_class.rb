@@ -17,8 +17,21 @@ module Server
 
           refuse_half(said)
           dataset.insert_conflict.insert(make: said.first, model: said.last)
-          where(Sequel.function(:lower, :make) => said.first.downcase, Sequel.function(:lower, :model) => said.last.downcase).first
+          called(*said)
         end
+
+        # SQL: select * from unit_class where lower(make) = ? and lower(model) = ?
+        #
+        # @param make [String]
+        # @param model [String]
+        # @return [UnitClass, nil] nil where no unit was ever entered so
+        def called(make, model)
+          first(Sequel.function(:lower, :make) => make.strip.downcase, Sequel.function(:lower, :model) => model.strip.downcase)
+        end
+
+        # @param unit [Unit]
+        # @return [UnitClass, nil]
+        def of(unit) = unit.unit_class_id && self[unit.unit_class_id]
 
         private
 

@@ -39,7 +39,7 @@ module Server
         last = @grounds.services[place.uuid]
         say = ->(milliohm) { CORE::Quantities::Figure.ohm(milliohm / 1000.0) }
         { words: "Sister units: #{say.call(found.median)}, give or take #{say.call(found.spread)} (#{found.count} of them)",
-          far: last&.after_volt ? found.far?(1000.0 * last.after_volt / last.after_ampere) : false }
+          far: last&.after_volt ? found.far?(CORE::Grounds::Check.milliohm(last.after_volt, last.after_ampere)) : false }
       end
 
       def sisters

@@ -35,14 +35,14 @@ module Server
 
       # How long it may stand, and by which draw that is counted.
       def stands
-        nights = low ? @query.stands_nights : 0
-        return if nights.zero? || (nights == Queries::UnitStart::MOST_NIGHTS && row.asleep_ampere.nil?)
+        nights = low ? row.nights_standing(@query.night) : 0
+        return if nights.zero? || (nights == Models::Unit::MOST_NIGHTS && row.asleep_ampere.nil?)
 
         "At #{CORE::Quantities::Figure.celsius(low)} it may stand #{nights_words(nights)}, #{by_draw}"
       end
 
       def nights_words(nights)
-        return 'two months and more' if nights == Queries::UnitStart::MOST_NIGHTS
+        return 'two months and more' if nights == Models::Unit::MOST_NIGHTS
 
         nights == 1 ? '1 night' : "#{nights} nights"
       end

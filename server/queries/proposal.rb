@@ -2,7 +2,7 @@
 
 module Server
   module Queries
-    # What to do before night with the minutes that are left, in one yard or in all.
+    # What to do before night with the minutes that are left, for the units of an evening's list.
     class Proposal
       CORE = Wattomneum::ColdStart
       # line: of the evening's list; remedy: what is proposed for it
@@ -10,10 +10,11 @@ module Server
 
       # @param tonight [Tonight::Result]
       # @param minutes [Integer]
-      # @param yard_id [String, nil]
-      def initialize(tonight, minutes:, yard_id: nil)
-        @lines = tonight.lines.select { |line| yard_id.nil? || line.row[:yard_id] == yard_id }
+      # @param without [Array<String>] keys of what can not be done tonight
+      def initialize(tonight, minutes:, without: [])
+        @lines = tonight.lines
         @minutes = minutes
+        @without = without
       end
 
       attr_reader :minutes
@@ -36,8 +37,10 @@ module Server
       private
 
       def offer(line)
-        CORE::Proposal::Offer.new(unit_id: line.row[:unit_id], options: line.remedies.map { |remedy| option(line, remedy) })
+        CORE::Proposal::Offer.new(unit_id: line.row[:unit_id], options: possible(line).map { |remedy| option(line, remedy) })
       end
+
+      def possible(line) = line.remedies.reject { |remedy| @without.include?(remedy['key']) }
 
       def option(line, remedy)
         won = line.chance - line.chance_with(remedy)

@@ -39,6 +39,10 @@ module Server
         @state = state
       end
 
+      # @param state [Models::StartState]
+      # @return [StartInputs] the same batteries, and what is kept of its readings by now
+      def with(state) = self.class.new(@unit, fitted: @fitted, state: state)
+
       # @return [Found, nil] nil where nothing can be forecast: no starter, no battery, or none of lead and acid
       def call
         return unless foreseeable?

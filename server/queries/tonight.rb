@@ -30,8 +30,10 @@ module Server
       Record = Struct.new(:named, :named_failed, :failed, keyword_init: true)
 
       # @param now [Time]
-      def initialize(now:)
+      # @param yard_id [String, nil] only its units
+      def initialize(now:, yard_id: nil)
         @now = now
+        @yard_id = yard_id
       end
 
       # @return [Result]
@@ -58,8 +60,9 @@ module Server
       #      and unit_id not in (select unit_id from job join job_symptom where state = 'open' and work = 'starting')
       def foreseen
         down = DB[:job].join(:job_symptom, job_id: :id).where(state: 'open', work: 'starting').select(:unit_id)
-        DB[:start_threshold].exclude(unit_id: down).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
-                            .where(Sequel[:unit][:retired_at] => nil)
+        all = DB[:start_threshold].exclude(unit_id: down).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
+                                  .where(Sequel[:unit][:retired_at] => nil)
+        @yard_id ? all.where(Sequel[:unit][:yard_id] => @yard_id) : all
       end
 
       # In the rough order of what is at stake, more than are shown: exactly they are worked out one by one.

@@ -12,7 +12,7 @@ module Server
       end
 
       # @return [Models::UnitClass, nil]
-      def unit_class = unit.unit_class_id && (@unit_class ||= Models::UnitClass[unit.unit_class_id])
+      def unit_class = @unit_class ||= Models::UnitClass.of(unit)
 
       # @return [Array<Models::AccessNote>] by place
       def notes = Models::AccessNote.of_class(unit.unit_class_id)

@@ -83,7 +83,7 @@ module Server
 
       private
 
-      # SQL: select distinct on (unit_id, item_uuid) item_uuid, after_volt / after_ampere from ground_service where after_volt is not null and
+      # SQL: select distinct on (unit_id, item_uuid) item_uuid, after_volt, after_ampere from ground_service where after_volt is not null and
       #      unit_id in (select id from unit where unit_class_id = ? and id <> ? and retired_at is null) order by unit_id, item_uuid, served_at desc
       def of_sisters
         return {} if unit.unit_class_id.nil?
@@ -92,8 +92,8 @@ module Server
           ids = Models::Unit.standing(false).where(unit_class_id: unit.unit_class_id).exclude(id: unit.id).select(:id)
           Models::GroundService.where(unit_id: ids).exclude(after_volt: nil).distinct(:unit_id, :item_uuid)
                                .order(:unit_id, :item_uuid, Sequel.desc(:served_at))
-                               .select_map([:item_uuid, (Sequel.expr(1000.0) * :after_volt / :after_ampere).as(:milliohm)])
-                               .group_by(&:first).transform_values { |rows| rows.map(&:last) }
+                               .select_map(%i[item_uuid after_volt after_ampere]).group_by(&:first)
+                               .transform_values { |rows| rows.map { |_, volt, ampere| CORE::Grounds::Check.milliohm(volt, ampere) } }
         end
       end
 

@@ -6,7 +6,6 @@ module Server
     class UnitStart
       CORE = Wattomneum
       LAST = 14
-      MOST_NIGHTS = Models::Unit::MOST_NIGHTS
       attr_reader :unit
 
       # @param unit [Models::Unit]
@@ -34,14 +33,6 @@ module Server
                                  nights_parked: nights_parked)
       end
 
-      # How long it may stand in such cold before it is likelier not to start than to start.
-      #
-      # @return [Integer] nights, MOST_NIGHTS where they are not enough; 0 where it is so already
-      def stands_nights = ((1..MOST_NIGHTS).find { |nights| likely_to_fail?(nights) } || (MOST_NIGHTS + 1)) - 1
-
-      # @return [Models::StartState, nil]
-      def state = @state ||= Models::StartState[unit.id]
-
       # @return [Array<CORE::ColdStart::Remedies::Remedy>]
       def remedies
         inputs = StartInputs.of(unit)
@@ -54,14 +45,6 @@ module Server
 
       # @return [Array<Models::Morning>] the newest first
       def mornings = @mornings ||= Models::Morning.where(unit_id: unit.id).order(Sequel.desc(:dawn)).limit(LAST).all
-
-      private
-
-      def likely_to_fail?(nights)
-        low = night&.low_celsius or return false
-        evening = row.evening(**night.forecast, nights_parked: nights)
-        evening.flat? || evening.chance(low) > Tonight::NAMED
-      end
     end
   end
 end

@@ -12,8 +12,9 @@ module Server
       get '/api/tonight/proposal' do
         allow!(:read)
         asked = asked!(Contracts::MinutesLeft)
-        found = Queries::Tonight.new(now: Time.now.utc).call
-        json(Presenters::Proposal.call(Queries::Proposal.new(found, minutes: asked[:minutes], yard_id: asked[:yard]), found.dawns))
+        found = Queries::Tonight.new(now: Time.now.utc, yard_id: asked[:yard]).call
+        without = asked.fetch(:without, '').split(',')
+        json(Presenters::Proposal.call(Queries::Proposal.new(found, minutes: asked[:minutes], without: without), found.dawns))
       end
 
       put '/api/tonight/plan' do

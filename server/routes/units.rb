@@ -17,7 +17,8 @@ module Server
       get '/api/sisters' do
         allow!(:read)
         named = asked!(Contracts::ClassNamed)
-        json(Presenters::SisterFacts.call(Queries::SisterFacts.new(named[:make], named[:model])))
+        asking = named[:unit] && find!(Models::Unit.dataset, named[:unit], 'unit')
+        json(Presenters::SisterFacts.call(Queries::SisterFacts.new(Models::UnitClass.called(named[:make], named[:model]), unit: asking)))
       end
 
       get '/api/units/:id' do

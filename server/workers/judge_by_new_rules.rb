@@ -23,6 +23,8 @@ module Server
           told(id, done += 1, total)
         end
         Models::BatteryState.work_out(Models::ShelfCheck.exclude(tester_ampere: nil).distinct.select_map(:battery_id))
+        # By the same limits is told what clean joints would win.
+        WorkOutAnew.all(steps: ['cold starts'])
         Models::Rejudging.where(id: id).update(done: done, total: done, finished_at: Time.now.utc)
       end
 

@@ -6,7 +6,8 @@ module Server
     class WorkOutAnew < Que::Job
       # @return [void] orders it where nothing was worked out yet
       def self.if_missing
-        enqueue if Models::Unit.any? && (Models::StartState.empty? || (Models::BatteryState.empty? && Models::Battery.any?))
+        unkept = Models::Unit.standing(false).exclude(id: Models::StartState.select(:unit_id))
+        enqueue if unkept.any? || (Models::BatteryState.empty? && Models::Battery.any?)
       end
 
       # In this order: one goes by what was worked out before it.

@@ -27,7 +27,7 @@ RSpec.describe Server::Models::StartState do
   it 'keeps the crank test that holds, as it would be worked out anew, and lets go of one that was withdrawn' do
     id = cranked
     expect(kept).to include(rest_volt: 12.6, posts_volt: 10.2, celsius: 4.0, drop_volt: nil)
-    expect(described_class.work_out(unit).values).to eq(kept)
+    expect(described_class.work_out(Server::Queries::StartInputs.of(unit)).values).to eq(kept)
     write(:post, "/api/units/#{unit.id}/rounds/start/readings/#{id}/withdrawal", { reason: 'other unit' })
     expect([status, kept]).to match([200, include(cranked_at: nil, posts_volt: nil, rest_volt: nil)])
   end

@@ -42,6 +42,15 @@ RSpec.describe Server::Queries::SisterFacts do
     expect([status, last_response.body]).to match([422, include('no sheet that it lacks')])
   end
 
+  it 'tells a unit what it lacks, as its one sister has it, and nothing once it was fitted' do
+    with_sheets('start_12v')
+    unit = sister
+    asked = -> { read("/api/sisters?make=ferrow&model=#{model}&unit=#{unit.id}").values_at('total', 'sheets') }
+    expect(asked.call).to match([1, [include('version_id' => version('start_12v').id)]])
+    write(:post, "/api/units/#{unit.id}/circuits/as-sisters", {})
+    expect([status, asked.call]).to eq([201, [1, []]])
+  end
+
   it 'takes no place of a sheet that the unit has in another version, and none of another voltage' do
     2.times { with_sheets('start_12v') }
     unit = sister(system_volt: 24, arrangement: 'series')

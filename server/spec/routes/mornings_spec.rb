@@ -145,6 +145,24 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
       expect([status, tonight['plan']['minutes']]).to eq([200, found['used']])
     end
 
+    it 'proposes nothing that can not be done tonight' do
+      2.times { a_unit }
+      say_night(low_celsius: -20.0)
+      keys = ->(query) { proposal("minutes=60&yard=#{yard.id}#{query}")['choices'].map { |one| one['key'] }.uniq }
+      expect([keys.call(''), keys.call('&without=heat')]).to match([include('heat'), satisfy { |left| left.any? && !left.include?('heat') }])
+      expect(keys.call('&without=heat,charge,weaker,whole_bank,joints')).to be_empty
+    end
+
+    it 'goes by the list of the yard that was asked for, however long that of others is' do
+      a_unit
+      elsewhere = Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
+      Array.new(Server::Queries::Tonight::MOST_LINES + 2) { a_unit(yard_id: elsewhere.id, batteries: false) }
+      say_night(low_celsius: -12.0)
+      Server::Models::Night.create(yard_id: elsewhere.id, dawn: Date.parse(night['dawn']), low_celsius: -30.0, source: 'typed')
+      expect(tonight['lines'].map { |one| one['yard_id'] }).not_to include(yard.id)
+      expect(proposal("minutes=60&yard=#{yard.id}")['choices']).not_to be_empty
+    end
+
     it 'wins no less with more of them, and nothing of another yard' do
       2.times { a_unit }
       say_night(low_celsius: -20.0)
@@ -155,7 +173,7 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     end
 
     it 'refuses minutes that are none, a plan of another night, and one of a unit that is none, whole' do
-      expect(%w[minutes=0 minutes=800 minutes=x yard=x].map { |query| proposal(query) && status }).to all(eq(422))
+      expect(%w[minutes=0 minutes=800 minutes=x yard=x minutes=9&without=pray].map { |query| proposal(query) && status }).to all(eq(422))
       unit = a_unit
       say_night(low_celsius: -20.0)
       good = { unit_id: unit.id, dawn: night['dawn'], key: 'heat' }

@@ -64,4 +64,16 @@ RSpec.describe Server::Workers::JudgeByNewRules do
     again = models::Judgement.where(occasion: 'judged_again').where(reading_id: models::Reading.where(unit_id: unit.id).select(:id))
     expect(again.group_and_count(:reading_id).all.map { |one| one[:count] }).to all(eq(1))
   end
+
+  # Clean joints lose half of what is allowed: where more is allowed, cleaning wins less.
+  it 'tells anew what clean joints would win' do
+    take_all = { 'posts_rest' => '12.6', 'ground_drop' => '0.6', 'positive_drop' => '0.9' }
+    job = models::Job.first(unit_id: unit.id)
+    take_all.each { |key, volt| take(job.id, key, volt, conditions: { 'value_confirmed' => 'yes' }) }
+    won = -> { models::StartThreshold[unit.id].remedies.find { |one| one['key'] == 'joints' }&.fetch('degrees') }
+    before = won.call
+    write(:put, '/api/limits/drop.ground_cranking@12', { value: 0.45, reason: 'long frames' })
+    models::Rejudging.select_map(:id).each { |id| described_class.run(id) }
+    expect([before, won.call]).to match([be_positive, be < before])
+  end
 end

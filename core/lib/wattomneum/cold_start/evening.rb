@@ -16,8 +16,9 @@ module Wattomneum
       Charge = Struct.new(:ratio, :spread, keyword_init: true)
 
       LOW_SPREAD, MORNING_SPREAD, MEASURED_SPREAD = %w[low_celsius morning_celsius measured_celsius].map { |key| Table.figure('night', key) }
+      EVEN = 0.5
       FLAT_RATIO = Table.figure('charge', 'flat_ratio')
-      private_constant :LOW_SPREAD, :MORNING_SPREAD, :MEASURED_SPREAD, :FLAT_RATIO
+      private_constant :LOW_SPREAD, :MORNING_SPREAD, :MEASURED_SPREAD, :EVEN, :FLAT_RATIO
 
       # @param nights_parked [Numeric] since it last ran long enough to charge
       # @param capacity_ampere_hour [Float] of the bank
@@ -49,6 +50,21 @@ module Wattomneum
       def self.of(stored, capacity_ampere_hour:, low_celsius:, day_before_celsius:, nights_parked: 1, **asleep)
         new(stored, charge: charge(nights_parked: nights_parked, capacity_ampere_hour: capacity_ampere_hour, **asleep),
                     warmer_celsius: warmer_celsius(day_before_celsius, low_celsius))
+      end
+
+      # How long a unit may stand in such cold before it is likelier not to start than to start, or before half its charge is gone.
+      #
+      # @param stored [Stored]
+      # @param most [Integer] nights that are looked at
+      # @param low_celsius [Float]
+      # @param night [Hash] the rest of what .of takes
+      # @return [Integer] nights, most where they are not enough; 0 where it is so already
+      def self.nights_standing(stored, most:, low_celsius:, **night)
+        fails = (1..most).find do |nights|
+          evening = of(stored, low_celsius: low_celsius, nights_parked: nights, **night)
+          evening.flat? || evening.chance(low_celsius) > EVEN
+        end
+        fails ? fails - 1 : most
       end
 
       # @param stored [Stored]

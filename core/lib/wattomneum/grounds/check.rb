@@ -26,9 +26,16 @@ module Wattomneum
         freeze
       end
 
+      # Formula: R = V / I; Ohm's law.
+      #
+      # @param volt [Float]
+      # @param ampere [Float] greater than 0 A
       # @return [Float]
       # @example 0.21 V at 420 A   # => 0.5
-      def milliohm = 1000.0 * @volt / @ampere
+      def self.milliohm(volt, ampere) = 1000.0 * volt / ampere
+
+      # @return [Float]
+      def milliohm = self.class.milliohm(@volt, @ampere)
 
       # Meters on their lowest range show a tenth of a millivolt; what is under one reads like volts (ours).
       LEAST_PLAIN_VOLT = 0.001

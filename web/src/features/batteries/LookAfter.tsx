@@ -4,9 +4,9 @@ import { HERE, spokenDay } from '../../shared/quantities/when'
 import { AskedBack } from '../../shared/ui/AskedBack'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { OutOfUse } from '../../shared/ui/OutOfUse'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 const UNREAD = { volt: '', tester: '', celsius: '', settled: false }
 
@@ -38,51 +38,36 @@ function Check({ battery }: { battery: BatteryRecord }) {
         read({}, false)
       }}
     >
-      <Field
+      <TextField
         label="Volts at rest"
         help="Its own posts, hours after charging"
         error={question ? undefined : check.error?.fields.rest_volt?.[0]}
-      >
-        {(wiring) => (
-          <input
-            {...wiring}
-            className="max-w-40 text-lead"
-            inputMode="decimal"
-            value={check.value.volt}
-            onChange={(event) => {
-              check.change({ ...value, volt: event.target.value })
-            }}
-          />
-        )}
-      </Field>
+        className="max-w-40 text-lead"
+        inputMode="decimal"
+        value={check.value.volt}
+        onText={(text) => {
+          check.change({ ...value, volt: text })
+        }}
+      />
       <div className="grid grid-cols-2 gap-4">
-        <Field
+        <TextField
           label="Tester, A"
           help="Set to its label; empty if not tested"
           error={question ? undefined : check.error?.fields.tester_ampere?.[0]}
-        >
-          {(wiring) => (
-            <input
-              {...wiring}
-              inputMode="decimal"
-              value={value.tester}
-              onChange={(event) => {
-                check.change({ ...value, tester: event.target.value })
-              }}
-            />
-          )}
-        </Field>
-        <Field label="Its case, °C" error={check.error?.fields.celsius?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              value={value.celsius}
-              onChange={(event) => {
-                check.change({ ...value, celsius: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+          inputMode="decimal"
+          value={value.tester}
+          onText={(text) => {
+            check.change({ ...value, tester: text })
+          }}
+        />
+        <TextField
+          label="Its case, °C"
+          error={check.error?.fields.celsius?.[0]}
+          value={value.celsius}
+          onText={(text) => {
+            check.change({ ...value, celsius: text })
+          }}
+        />
       </div>
       {value.tester.trim() !== '' && (
         <label className="flex min-h-12 items-center gap-3">

@@ -10,6 +10,7 @@ import { NextLook } from './NextLook'
 import { OneCause } from './OneCause'
 import { anythingBad, keyOf, listed, parted, type Said } from './said'
 import { spokenItem } from './spoken'
+import { TextField } from '../../shared/ui/TextField'
 
 type Watch = SheetTable['watches'][number]
 const isSignal = (watch: Watch | undefined) => watch?.kind === 'signal'
@@ -112,17 +113,14 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
         </section>
       )}
       <div className="grid gap-5 sm:grid-cols-2">
-        <Field label="Trouble codes that are set" help="P0201 P0202, a space between">
-          {(wiring) => (
-            <input
-              {...wiring}
-              value={codes}
-              onChange={(event) => {
-                setCodes(event.target.value.toUpperCase())
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Trouble codes that are set"
+          help="P0201 P0202, a space between"
+          value={codes}
+          onText={(text) => {
+            setCodes(text.toUpperCase())
+          }}
+        />
         <Field label="Seen" help="one station that works beside one that does not tells most">
           {(wiring) => (
             <select

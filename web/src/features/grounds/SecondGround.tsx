@@ -4,8 +4,8 @@ import { spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 type Second = NonNullable<Grounds['second']>
 
@@ -34,17 +34,14 @@ function Added({ data, added }: { data: Grounds; added: NonNullable<Second['adde
               void taking.write(() => removeSecondGround(data.unit, taking.value.reason))
             }}
           >
-            <Field label="Taken off because" error={taking.error?.fields.reason?.[0]}>
-              {(wiring) => (
-                <input
-                  {...wiring}
-                  value={taking.value.reason}
-                  onChange={(event) => {
-                    taking.change({ reason: event.target.value })
-                  }}
-                />
-              )}
-            </Field>
+            <TextField
+              label="Taken off because"
+              error={taking.error?.fields.reason?.[0]}
+              value={taking.value.reason}
+              onText={(text) => {
+                taking.change({ reason: text })
+              }}
+            />
             <Button type="submit" disabled={taking.isPending || taking.value.reason.trim() === ''}>
               It is off
             </Button>
@@ -77,29 +74,23 @@ function Adding({ data, second }: { data: Grounds; second: Second }) {
           )
         }}
       >
-        <Field label="Size, mm²" error={fields.section_mm2?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              inputMode="decimal"
-              value={adding.value.section}
-              onChange={(event) => {
-                adding.change({ ...adding.value, section: event.target.value })
-              }}
-            />
-          )}
-        </Field>
-        <Field label="Where it runs" error={fields.note?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              value={adding.value.note}
-              onChange={(event) => {
-                adding.change({ ...adding.value, note: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Size, mm²"
+          error={fields.section_mm2?.[0]}
+          inputMode="decimal"
+          value={adding.value.section}
+          onText={(text) => {
+            adding.change({ ...adding.value, section: text })
+          }}
+        />
+        <TextField
+          label="Where it runs"
+          error={fields.note?.[0]}
+          value={adding.value.note}
+          onText={(text) => {
+            adding.change({ ...adding.value, note: text })
+          }}
+        />
         <Button type="submit" disabled={adding.isPending}>
           Keep it
         </Button>

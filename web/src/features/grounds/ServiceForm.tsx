@@ -3,8 +3,8 @@ import { numberFrom } from '../../shared/quantities/numberFrom'
 import { AskedBack } from '../../shared/ui/AskedBack'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 type Side = 'before' | 'after'
 
@@ -69,23 +69,20 @@ export function ServiceForm({ data, ground, ampere, onKept, onSkip }: Props) {
   }
   const fields = serving.error?.fields ?? {}
   const figure = (name: Side, label: string) => (
-    <Field label={label} error={(question ? undefined : fields[`${name}.text`]?.[0]) ?? fields[name]?.[0]}>
-      {(wiring) => (
-        <input
-          {...wiring}
-          className="text-reading"
-          inputMode="decimal"
-          value={value[name]}
-          onChange={(event) => {
-            serving.change({
-              ...value,
-              [name]: event.target.value,
-              confirmed: value.confirmed.filter((side) => side !== name),
-            })
-          }}
-        />
-      )}
-    </Field>
+    <TextField
+      label={label}
+      error={(question ? undefined : fields[`${name}.text`]?.[0]) ?? fields[name]?.[0]}
+      className="text-reading"
+      inputMode="decimal"
+      value={value[name]}
+      onText={(text) => {
+        serving.change({
+          ...value,
+          [name]: text,
+          confirmed: value.confirmed.filter((side) => side !== name),
+        })
+      }}
+    />
   )
   return (
     <form
@@ -99,19 +96,16 @@ export function ServiceForm({ data, ground, ampere, onKept, onSkip }: Props) {
     >
       <div className="grid grid-cols-2 gap-4">
         {figure('before', 'Before, mV')}
-        <Field label="Current, A" error={fields['before.ampere']?.[0] ?? fields['after.ampere']?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              className="text-reading"
-              inputMode="decimal"
-              value={value.ampere}
-              onChange={(event) => {
-                serving.change({ ...value, ampere: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Current, A"
+          error={fields['before.ampere']?.[0] ?? fields['after.ampere']?.[0]}
+          className="text-reading"
+          inputMode="decimal"
+          value={value.ampere}
+          onText={(text) => {
+            serving.change({ ...value, ampere: text })
+          }}
+        />
       </div>
       <fieldset>
         <legend className="font-bold">Done to it</legend>

@@ -8,6 +8,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
 import { expectedWords, type PadTarget } from '../../shared/pad/pad'
+import { TextField } from '../../shared/ui/TextField'
 
 interface Props {
   job: JobBench
@@ -28,20 +29,16 @@ function PointBox({
   onNode: (node: string) => void
 }) {
   return (
-    <Field label={label}>
-      {(wiring) => (
-        <input
-          {...wiring}
-          list={listId}
-          autoComplete="off"
-          placeholder="K11:85, X8:a/1, G8"
-          value={node}
-          onChange={(event) => {
-            onNode(event.target.value)
-          }}
-        />
-      )}
-    </Field>
+    <TextField
+      label={label}
+      list={listId}
+      autoComplete="off"
+      placeholder="K11:85, X8:a/1, G8"
+      value={node}
+      onText={(text) => {
+        onNode(text)
+      }}
+    />
   )
 }
 

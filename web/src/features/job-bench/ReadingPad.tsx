@@ -5,10 +5,10 @@ import { expectedWords, type PadTarget } from '../../shared/pad/pad'
 import { PadFields } from '../../shared/pad/PadFields'
 import { SeenCautions } from '../../shared/pad/SeenCautions'
 import { Button } from '../../shared/ui/Button'
-import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { CrankCall } from './CrankCall'
 import { usePadSave } from './usePadSave'
+import { TextField } from '../../shared/ui/TextField'
 
 interface Props {
   job: JobBench
@@ -81,17 +81,14 @@ export function ReadingPad({ job, test, target, onSaved, onClose }: Props) {
         taken={target.probe && <AtPoints probe={target.probe} />}
       >
         {target.correcting && (
-          <Field label="Why the first one was wrong" error={error?.fields.reason?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={draft.reason}
-                onChange={(event) => {
-                  keep({ ...draft, reason: event.target.value })
-                }}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Why the first one was wrong"
+            error={error?.fields.reason?.[0]}
+            value={draft.reason}
+            onText={(text) => {
+              keep({ ...draft, reason: text })
+            }}
+          />
         )}
       </PadFields>
       <div className="flex gap-3">

@@ -3,9 +3,9 @@ import { withdrawFromRound, type Round, type RoundStep } from '../../shared/api/
 import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 type Reading = RoundStep['readings'][number]
 const NO_REASON = { reason: '' }
@@ -37,17 +37,14 @@ function Withdraw({ data, reading }: { data: Round; reading: Reading }) {
       }}
     >
       <div className="min-w-48 flex-1">
-        <Field label="Why it is wrong" error={error?.fields.reason?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              value={value.reason}
-              onChange={(event) => {
-                change({ reason: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Why it is wrong"
+          error={error?.fields.reason?.[0]}
+          value={value.reason}
+          onText={(text) => {
+            change({ reason: text })
+          }}
+        />
       </div>
       <Button type="submit" disabled={isPending}>
         Withdraw

@@ -8,6 +8,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 const NOTHING = {}
 const lowered = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
@@ -48,12 +49,21 @@ function Proposed({ data }: { data: Proposal }) {
   )
 }
 
+/** What can not be done everywhere or every night: no heaters, no spares, no second pair of hands. */
+const KINDS = [
+  { label: 'Heat', keys: ['heat'] },
+  { label: 'Charge', keys: ['charge'] },
+  { label: 'Replace batteries', keys: ['weaker', 'whole_bank'] },
+  { label: 'Clean joints', keys: ['joints'] },
+]
+
 /** So long before night: what wins most within it, over the whole list or in one yard. */
 export function MinutesLeft({ told }: { told: Tonight }) {
   const [typed, setTyped] = useState('')
   const [yard, setYard] = useState('')
+  const [without, setWithout] = useState<string[]>([])
   const minutes = numberFrom(typed)
-  const asked = useQuery(proposal(typeof minutes === 'number' ? minutes : null, yard))
+  const asked = useQuery(proposal(typeof minutes === 'number' ? minutes : null, yard, without))
   return (
     <details className="pt-3">
       <summary className="min-h-12 py-3 font-label font-bold dense:min-h-9 dense:py-2">
@@ -61,21 +71,13 @@ export function MinutesLeft({ told }: { told: Tonight }) {
       </summary>
       <div className="flex flex-col gap-4">
         <div className="grid grid-cols-2 gap-4 desk:grid-cols-[8rem_14rem]">
-          <Field
+          <TextField
             label="Minutes left"
             error={asked.error instanceof HttpError ? asked.error.fields.minutes?.[0] : undefined}
-          >
-            {(wiring) => (
-              <input
-                {...wiring}
-                inputMode="numeric"
-                value={typed}
-                onChange={(event) => {
-                  setTyped(event.target.value)
-                }}
-              />
-            )}
-          </Field>
+            inputMode="numeric"
+            value={typed}
+            onText={setTyped}
+          />
           <Field label="Yard">
             {(wiring) => (
               <select
@@ -95,6 +97,23 @@ export function MinutesLeft({ told }: { told: Tonight }) {
             )}
           </Field>
         </div>
+        <fieldset className="flex flex-wrap gap-x-6">
+          <legend className="font-bold">Can be done tonight</legend>
+          {KINDS.map(({ label, keys }) => (
+            <label key={label} className="flex min-h-12 items-center gap-3 dense:min-h-9">
+              <input
+                type="checkbox"
+                checked={!without.includes(keys[0] ?? '')}
+                onChange={(event) => {
+                  setWithout(
+                    event.target.checked ? without.filter((key) => !keys.includes(key)) : [...without, ...keys],
+                  )
+                }}
+              />
+              {label}
+            </label>
+          ))}
+        </fieldset>
         {asked.data && typeof minutes === 'number' && <Proposed data={asked.data} />}
       </div>
     </details>

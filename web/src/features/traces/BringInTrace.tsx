@@ -7,6 +7,7 @@ import { AskedBack } from '../../shared/ui/AskedBack'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { TextField } from '../../shared/ui/TextField'
 
 /** A file from scope or logger; what it does not say itself is asked for beside it. */
 export function BringInTrace({ data, onKept }: { data: Traces; onKept: (id: string) => void }) {
@@ -67,30 +68,24 @@ export function BringInTrace({ data, onKept }: { data: Traces; onKept: (id: stri
         )}
       </Field>
       <div className="grid grid-cols-2 gap-4">
-        <Field label="Batteries and engine, °C" error={fields.celsius?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              inputMode="text"
-              value={said.celsius}
-              onChange={(event) => {
-                setSaid({ ...said, celsius: event.target.value })
-              }}
-            />
-          )}
-        </Field>
-        <Field label="Cylinders" error={fields.cylinders?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              inputMode="numeric"
-              value={said.cylinders}
-              onChange={(event) => {
-                setSaid({ ...said, cylinders: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Batteries and engine, °C"
+          error={fields.celsius?.[0]}
+          inputMode="text"
+          value={said.celsius}
+          onText={(text) => {
+            setSaid({ ...said, celsius: text })
+          }}
+        />
+        <TextField
+          label="Cylinders"
+          error={fields.cylinders?.[0]}
+          inputMode="numeric"
+          value={said.cylinders}
+          onText={(text) => {
+            setSaid({ ...said, cylinders: text })
+          }}
+        />
       </div>
       {question ? (
         <AskedBack

@@ -13,9 +13,9 @@ const NOTHING = {}
 
 /** Sheets that most of its sisters have and it lacks, fitted in one go. */
 function AsSisters({ sheet }: { sheet: UnitSheet }) {
-  const { data } = useQuery(sisterFacts(sheet.make, sheet.model))
+  const { data } = useQuery(sisterFacts(sheet.make, sheet.model, sheet.id))
   const fitting = useWrite<object, UnitCircuits>({ name: `as-sisters:${sheet.id}`, empty: NOTHING })
-  const missing = data?.sheets.filter((one) => !sheet.circuits.some((line) => line.title === one.title)) ?? []
+  const missing = data?.sheets ?? []
   if (missing.length === 0) return null
   return (
     <div className="flex flex-col items-start gap-2 py-2">

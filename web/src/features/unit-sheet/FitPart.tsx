@@ -6,6 +6,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 const NEW = 'new'
 
@@ -57,48 +58,34 @@ export function FitPart({ data, place, onDone }: { data: UnitParts; place: Place
       )}
       {value.which === NEW && (
         <>
-          <Field
+          <TextField
             label="Tag"
             help="What you write on it so that it stays the same one"
             error={fields.tag?.[0] ?? fields.asset?.[0]}
-          >
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={value.tag}
-                onChange={(event) => {
-                  change({ ...value, tag: event.target.value })
-                }}
-              />
-            )}
-          </Field>
-          <Field
+            value={value.tag}
+            onText={(text) => {
+              change({ ...value, tag: text })
+            }}
+          />
+          <TextField
             label={written(place.rating_label)}
             help="By its plate; empty if not readable"
             error={fields.rating?.[0]}
-          >
-            {(wiring) => (
-              <input
-                {...wiring}
-                inputMode="decimal"
-                value={value.rating}
-                onChange={(event) => {
-                  change({ ...value, rating: event.target.value })
-                }}
-              />
-            )}
-          </Field>
-          <Field label="Note" help="Maker’s number, where it came from" error={fields.note?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={value.note}
-                onChange={(event) => {
-                  change({ ...value, note: event.target.value })
-                }}
-              />
-            )}
-          </Field>
+            inputMode="decimal"
+            value={value.rating}
+            onText={(text) => {
+              change({ ...value, rating: text })
+            }}
+          />
+          <TextField
+            label="Note"
+            help="Maker’s number, where it came from"
+            error={fields.note?.[0]}
+            value={value.note}
+            onText={(text) => {
+              change({ ...value, note: text })
+            }}
+          />
         </>
       )}
       {place.cautions.map((caution) => (

@@ -5,10 +5,10 @@ import { spokenDate, spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 type Severity = Notice['severity']
 
@@ -64,17 +64,14 @@ function One({ unit, one }: { unit: UnitSheet; one: Notice }) {
             void ending.write(() => endNotice(unit, one, ending.value.reason))
           }}
         >
-          <Field label="What was done about it" error={ending.error?.fields.reason?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={ending.value.reason}
-                onChange={(event) => {
-                  ending.change({ reason: event.target.value })
-                }}
-              />
-            )}
-          </Field>
+          <TextField
+            label="What was done about it"
+            error={ending.error?.fields.reason?.[0]}
+            value={ending.value.reason}
+            onText={(text) => {
+              ending.change({ reason: text })
+            }}
+          />
           <Button type="submit" className="self-start" disabled={ending.isPending}>
             It is dealt with
           </Button>
@@ -113,28 +110,23 @@ function NewNotice({ unit, onDone }: { unit: UnitSheet; onDone: () => void }) {
         void noticing.write((id) => notice(unit, { id, ...seen, ...watched }))
       }}
     >
-      <Field label="What was seen" help="Chewed cable, worn insulation, a leak" error={fields.what?.[0]}>
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={value.what}
-            onChange={(event) => {
-              noticing.change({ ...value, what: event.target.value })
-            }}
-          />
-        )}
-      </Field>
-      <Field label="Where" error={fields.place?.[0]}>
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={value.place}
-            onChange={(event) => {
-              noticing.change({ ...value, place: event.target.value })
-            }}
-          />
-        )}
-      </Field>
+      <TextField
+        label="What was seen"
+        help="Chewed cable, worn insulation, a leak"
+        error={fields.what?.[0]}
+        value={value.what}
+        onText={(text) => {
+          noticing.change({ ...value, what: text })
+        }}
+      />
+      <TextField
+        label="Where"
+        error={fields.place?.[0]}
+        value={value.place}
+        onText={(text) => {
+          noticing.change({ ...value, place: text })
+        }}
+      />
       <Segments
         label="How bad"
         options={SEVERITIES}
@@ -145,29 +137,25 @@ function NewNotice({ unit, onDone }: { unit: UnitSheet; onDone: () => void }) {
       />
       {value.severity === 'watch' && (
         <>
-          <Field label="Who is suspected" help="What it may be, the likeliest first" error={fields.suspects?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                value={value.suspects}
-                onChange={(event) => {
-                  noticing.change({ ...value, suspects: event.target.value })
-                }}
-              />
-            )}
-          </Field>
-          <Field label="Watched until" help="On that day somebody decides" error={fields.until?.[0]}>
-            {(wiring) => (
-              <input
-                {...wiring}
-                type="date"
-                value={value.until}
-                onChange={(event) => {
-                  noticing.change({ ...value, until: event.target.value })
-                }}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Who is suspected"
+            help="What it may be, the likeliest first"
+            error={fields.suspects?.[0]}
+            value={value.suspects}
+            onText={(text) => {
+              noticing.change({ ...value, suspects: text })
+            }}
+          />
+          <TextField
+            label="Watched until"
+            help="On that day somebody decides"
+            error={fields.until?.[0]}
+            type="date"
+            value={value.until}
+            onText={(text) => {
+              noticing.change({ ...value, until: text })
+            }}
+          />
         </>
       )}
       {value.severity === 'holds' && (

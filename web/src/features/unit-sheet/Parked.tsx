@@ -3,8 +3,8 @@ import type { UnitSheet } from '../../shared/api/types'
 import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
-import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
+import { TextField } from '../../shared/ui/TextField'
 
 const UNSAID = { since: '' }
 
@@ -40,18 +40,15 @@ export function Parked({ sheet, start }: { sheet: UnitSheet; start: UnitStart })
           void parking.write(() => parkUnit(sheet, parking.value.since || null))
         }}
       >
-        <Field label="Ran last on" error={parking.error?.fields.since?.[0]}>
-          {(wiring) => (
-            <input
-              {...wiring}
-              type="date"
-              value={parking.value.since}
-              onChange={(event) => {
-                parking.change({ since: event.target.value })
-              }}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Ran last on"
+          error={parking.error?.fields.since?.[0]}
+          type="date"
+          value={parking.value.since}
+          onText={(text) => {
+            parking.change({ since: text })
+          }}
+        />
         <Button type="submit" disabled={parking.isPending || parking.value.since === ''}>
           Count its nights
         </Button>

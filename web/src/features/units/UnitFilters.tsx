@@ -1,5 +1,6 @@
 import type { UnitFilter, UnitPage } from '../../shared/api/units'
 import { Field } from '../../shared/ui/Field'
+import { TextField } from '../../shared/ui/TextField'
 
 const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
   down: 'With an open job',
@@ -81,18 +82,14 @@ export function UnitFilters({ page, filter, onFilter }: Props) {
           </select>
         )}
       </Field>
-      <Field label="Number or name">
-        {(wiring) => (
-          <input
-            {...wiring}
-            type="search"
-            value={filter.q ?? ''}
-            onChange={(event) => {
-              onFilter({ ...filter, q: event.target.value })
-            }}
-          />
-        )}
-      </Field>
+      <TextField
+        label="Number or name"
+        type="search"
+        value={filter.q ?? ''}
+        onText={(text) => {
+          onFilter({ ...filter, q: text })
+        }}
+      />
     </form>
   )
 }

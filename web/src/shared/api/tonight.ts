@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { client, reply } from './http'
 import type { components } from './schema'
 import { wish } from './wish'
@@ -27,17 +27,24 @@ export const tonight = () =>
 
 export type Proposal = Schemas['Proposal']
 
-/** What to do before night with the minutes that are left, in one yard or in all. */
-export const proposal = (minutes: number | null, yard: string) =>
+/** What to do before night with the minutes that are left, in one yard or in all, without what can not be done. */
+export const proposal = (minutes: number | null, yard: string, without: string[]) =>
   queryOptions({
-    queryKey: ['tonight', 'proposal', minutes, yard],
+    queryKey: ['tonight', 'proposal', minutes, yard, without],
     queryFn: () =>
       reply(
         client.GET('/api/tonight/proposal', {
-          params: { query: yard ? { minutes: minutes ?? 0, yard } : { minutes: minutes ?? 0 } },
+          params: {
+            query: {
+              minutes: minutes ?? 0,
+              ...(yard && { yard }),
+              ...(without.length > 0 && { without: without.join(',') }),
+            },
+          },
         }),
       ),
     enabled: minutes !== null,
+    placeholderData: keepPreviousData,
   })
 
 /** All that was proposed, ticked at once. */

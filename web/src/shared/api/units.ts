@@ -32,11 +32,16 @@ export const fleet = () =>
 
 export type SisterFacts = components['schemas']['SisterFacts']
 
-/** What most units of a class have in common; asked once both names stand there. */
-export const sisterFacts = (make: string | null, model: string | null) =>
+/** What most units of a class have in common; asked once both names stand there. A unit that asks is told what it lacks. */
+export const sisterFacts = (make: string | null, model: string | null, unit?: string) =>
   queryOptions({
-    queryKey: ['units', 'sisters', make, model],
-    queryFn: () => reply(client.GET('/api/sisters', { params: { query: { make: make ?? '', model: model ?? '' } } })),
+    queryKey: ['units', 'sisters', make, model, unit],
+    queryFn: () =>
+      reply(
+        client.GET('/api/sisters', {
+          params: { query: { make: make ?? '', model: model ?? '', ...(unit && { unit }) } },
+        }),
+      ),
     enabled: Boolean(make?.trim() && model?.trim()),
   })
 

@@ -2,7 +2,7 @@ import type { TypedWish } from '../api/wish'
 import { useWrite } from '../writes/useWrite'
 import { Button } from './Button'
 import { ErrorNote } from './ErrorNote'
-import { Field } from './Field'
+import { TextField } from './TextField'
 
 const UNSAID = { reason: '' }
 const NOTHING = {}
@@ -37,17 +37,14 @@ export function OutOfUse<Reply>({ one, scrap, keep }: Props<Reply>) {
         void going.write(() => scrap(going.value.reason))
       }}
     >
-      <Field label="Scrap it, because" error={going.error?.fields.reason?.[0]}>
-        {(wiring) => (
-          <input
-            {...wiring}
-            value={going.value.reason}
-            onChange={(event) => {
-              going.change({ reason: event.target.value })
-            }}
-          />
-        )}
-      </Field>
+      <TextField
+        label="Scrap it, because"
+        error={going.error?.fields.reason?.[0]}
+        value={going.value.reason}
+        onText={(text) => {
+          going.change({ reason: text })
+        }}
+      />
       <Button type="submit" className="self-start" disabled={going.isPending || going.value.reason.trim() === ''}>
         Scrap {one.tag}
       </Button>

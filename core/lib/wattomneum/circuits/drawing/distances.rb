@@ -18,6 +18,7 @@ module Wattomneum
         # @param sheet [Sheet]
         def initialize(sheet)
           @sheet = sheet
+          @ends = Ends.new(sheet)
           @found = {}
           flood(feeding_posts, 0)
           unit_pins.group_by { |_, start| start }.sort.each { |start, pins| flood(pins.map(&:first), start) }
@@ -29,6 +30,9 @@ module Wattomneum
         # @return [Integer]
         def of(node) = @found.fetch(node, FAR)
 
+        # @return [Ends] of the same sheet
+        attr_reader :ends
+
         # @param node [String]
         # @return [Boolean] whether it hangs on a control unit rather than on a battery
         def from_unit?(node) = of(node) >= FROM_UNIT
@@ -39,19 +43,10 @@ module Wattomneum
         def feeding_posts
           batteries = @sheet.parts.grep(Parts::Battery)
           negatives = batteries.to_h { |battery| [battery.node('-'), battery] }
-          batteries.reject { |battery| wires_at(battery.node('+')).any? { |wire| in_a_row?(wire, battery, negatives) } }.map { |one| one.node('+') }
+          batteries.reject { |one| @ends.others(one.node('+')).any? { |node| negatives[node] && negatives[node] != one } }.map { |one| one.node('+') }
         end
 
         private
-
-        def in_a_row?(wire, battery, negatives)
-          [wire.from, wire.to].any? { |node| negatives[node] && negatives[node] != battery }
-        end
-
-        def wires_at(node)
-          @wires_at ||= @sheet.wires.flat_map { |wire| [[wire.from, wire], [wire.to, wire]] }.group_by(&:first)
-          @wires_at.fetch(node, []).map(&:last)
-        end
 
         def unit_pins
           @sheet.parts.grep(Parts::ControlUnit).flat_map do |unit|
@@ -78,7 +73,7 @@ module Wattomneum
         end
 
         def onward(node)
-          over_wires = wires_at(node).map { |wire| [wire.from == node ? wire.to : wire.from, 1.0, wire.number] }
+          over_wires = @ends.others(node).map { |other| [other, 1.0, nil] }
           (over_wires + within.fetch(node, [])).reject { |other, _, _| @found.key?(other) }
         end
 

@@ -115,9 +115,7 @@ module Wattomneum
         def sideless?(one) = one.is_a?(Parts::Connector) || (one.is_a?(Parts::Joint) && one.fields['body'].nil?)
         def pin_of(node) = node.split(':', 2).last
 
-        def others(node)
-          (@others ||= @sheet.wires.flat_map { |wire| [[wire.from, wire.to], [wire.to, wire.from]] }.group_by(&:first)).fetch(node, []).map(&:last)
-        end
+        def others(node) = @distances.ends.others(node)
 
         def side_of(node, here, there)
           one = part(here)

@@ -65,7 +65,7 @@ module Wattomneum
         end
 
         def hangs_on_unit?(part)
-          wired = part.pins.map { |pin| part.node(pin) }.select { |node| neighbours.key?(node) }
+          wired = part.pins.map { |pin| part.node(pin) }.select { |node| @distances.ends.any?(node) }
           wired.any? && wired.all? { |node| @distances.from_unit?(node) && leads_to_unit?(node) }
         end
 
@@ -74,7 +74,7 @@ module Wattomneum
           seen = [start]
           queue = [start]
           until queue.empty?
-            neighbours.fetch(queue.shift, []).each do |other|
+            @distances.ends.others(queue.shift).each do |other|
               next if seen.include?(other)
               return true if part(other).is_a?(Parts::ControlUnit)
 
@@ -91,11 +91,6 @@ module Wattomneum
           when Parts::Connector then [Drawing.other_half(node)]
           else []
           end
-        end
-
-        def neighbours
-          @neighbours ||= @sheet.wires.flat_map { |wire| [[wire.from, wire.to], [wire.to, wire.from]] }.group_by(&:first)
-                                .transform_values { |pairs| pairs.map(&:last) }
         end
 
         def part(node) = @sheet.part(node.split(':', 2).first)

@@ -124,8 +124,8 @@ module Server
       # @param night [Night]
       # @return [Integer] nights that it may stand in such cold, as Evening has it
       def nights_standing(night)
-        CORE::ColdStart::Evening.nights_standing(stored, most: Unit::MOST_NIGHTS, capacity_ampere_hour: capacity_ampere_hour, **night.forecast,
-**awake)
+        CORE::ColdStart::Evening.nights_standing(stored, most: Unit::MOST_NIGHTS, capacity_ampere_hour: capacity_ampere_hour,
+                                                         **night.forecast, **awake)
       end
 
       # @param nights_parked [Integer]

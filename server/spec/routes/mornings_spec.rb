@@ -155,7 +155,7 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
 
     it 'goes by the list of the yard that was asked for, however long that of others is' do
       a_unit
-      elsewhere = Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
+      elsewhere = another_yard
       Array.new(Server::Queries::Tonight::MOST_LINES + 2) { a_unit(yard_id: elsewhere.id, batteries: false) }
       say_night(low_celsius: -12.0)
       Server::Models::Night.create(yard_id: elsewhere.id, dawn: Date.parse(night['dawn']), low_celsius: -30.0, source: 'typed')
@@ -168,7 +168,7 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
       say_night(low_celsius: -20.0)
       won = [10, 40, 120].map { |minutes| proposal("minutes=#{minutes}&yard=#{yard.id}")['failing_then'] }
       expect(won).to eq(won.sort.reverse)
-      elsewhere = Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
+      elsewhere = another_yard
       expect(proposal("minutes=60&yard=#{elsewhere.id}")).to include('choices' => [], 'failing' => 0.0)
     end
 

@@ -2,7 +2,8 @@
 
 # Rows to start from: a yard, units with batteries, jobs with readings.
 module Rows
-  def yard = @yard ||= Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
+  def yard = @yard ||= another_yard
+  def another_yard = Server::Models::Yard.create(name: "Yard #{SecureRandom.hex(3)}", time_zone: 'Europe/London')
 
   def unit_fields(**changes)
     { number: "U#{SecureRandom.hex(3)}", name: 'Spec bus', kind: 'bus', yard_id: yard.id, system_volt: 12, arrangement: 'parallel',

@@ -4,7 +4,9 @@ require 'bootsnap'
 # A third less to wait at every start: compiled files and where they lie are kept.
 Bootsnap.setup(cache_dir: File.expand_path('../var/cache', __dir__), compile_cache_yaml: false)
 
+require 'digest'
 require 'json'
+require 'timeout'
 require 'securerandom'
 require 'time'
 require 'sequel'

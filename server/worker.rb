@@ -5,3 +5,4 @@ require_relative 'boot'
 Server::Workers::Nightly.plan
 Server::Workers::WorkOutAnew.if_missing
 Server::Workers::AskWeather.plan
+Server::Models::SheetDrawing.order_missing

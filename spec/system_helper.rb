@@ -11,6 +11,7 @@ RSpec.configure do |config|
   config.include Capybara::RSpecMatchers, type: :system
   config.include BrowserBench, type: :system
   config.include DemoFleet, type: :system
+  config.include Drawn, type: :system
   config.include Rack::Test::Methods, type: :http
   config.include Requests, type: :http
   config.include HttpBench, type: :http

@@ -70,7 +70,8 @@ install_all() {
   export BUNDLE_PATH="$root/vendor/bundle" BUNDLE_GEMFILE="$root/Gemfile" BUNDLE_FROZEN=true BUNDLE_SILENCE_ROOT_WARNING=true
   install_gems &
   local gems=$!
-  install_node_packages
+  install_node_packages web 'front end'
+  install_node_packages drawing 'program that draws'
   build_front_end
   wait "$gems"
 }
@@ -86,15 +87,16 @@ install_gems() {
   stamp gems "$digest"
 }
 
+# install_node_packages FOLDER WHAT: the packages of one of the two Node folders, as its lock file names them.
 install_node_packages() {
-  local digest
-  digest=$(cat "$root/web/package.json" "$root/web/package-lock.json" | sha256sum | cut -d' ' -f1)
-  if ! stale node-packages "$digest" && [ -d "$root/web/node_modules" ]; then return 0; fi
-  say 'Installing front-end packages'
-  step 'node packages' npm install --prefix "$root/web" --no-save
-  [ "$digest" = "$(cat "$root/web/package.json" "$root/web/package-lock.json" | sha256sum | cut -d' ' -f1)" ] ||
-    stop_with 'npm changed web/package-lock.json: commit the lock file that belongs to package.json'
-  stamp node-packages "$digest"
+  local folder=$1 what=$2 digest
+  digest=$(cat "$root/$folder/package.json" "$root/$folder/package-lock.json" | sha256sum | cut -d' ' -f1)
+  if ! stale "$folder-packages" "$digest" && [ -d "$root/$folder/node_modules" ]; then return 0; fi
+  say "Installing packages of the $what"
+  step "packages of the $what" npm install --prefix "$root/$folder" --no-save
+  [ "$digest" = "$(cat "$root/$folder/package.json" "$root/$folder/package-lock.json" | sha256sum | cut -d' ' -f1)" ] ||
+    stop_with "npm changed $folder/package-lock.json: commit the lock file that belongs to package.json"
+  stamp "$folder-packages" "$digest"
 }
 
 build_front_end() {

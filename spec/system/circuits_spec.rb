@@ -7,7 +7,10 @@ RSpec.describe 'Circuits' do
     find_unit(unit)
     within('section[aria-labelledby=circuits]') { click_link title }
     expect(page).to have_css('h1', text: title)
+    read_as('pins')
   end
+
+  def read_as(what) = find('[aria-label="Read as"] [role=radio]', text: what, exact_text: true).click
 
   def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
 
@@ -24,12 +27,11 @@ RSpec.describe 'Circuits' do
       expect(page).to have_content('open: K10 is not pulled in')
     end
     within('section[aria-label="Goes to ground"]') { expect(page).to have_content('A1 Engine control unit') }
-    { 'K11' => 'K11:30', 'BAT:+' => 'BAT:+' }.each do |typed, landed|
+    { 'K11' => 'Open this: what falls dead with it?', 'BAT:+' => 'Comes from' }.each do |typed, asked|
       find('body').send_keys('/')
       fill_in 'Find a unit, battery or job', with: typed
       find('[role=option]', text: /\A#{Regexp.escape(typed)}\s/, match: :first).click
-      expect(page).to have_css('h2', text: landed)
-      expect(page).to have_css('section[aria-label="Comes from"]')
+      expect(page).to have_css('h2', text: typed).and have_content(asked)
     end
   end
 
@@ -149,6 +151,8 @@ RSpec.describe 'Circuits' do
     end
     press.call(:enter)
     expect(page).to have_css('tr[aria-current]', text: 'Isolator on')
+    tab_to.call('drawing')
+    press.call(:arrow_right, :enter)
     tab_to.call('open this: G8')
     press.call(:enter)
     expect(page).to have_css('h2', text: 'G8 open')
@@ -165,7 +169,78 @@ RSpec.describe 'Circuits' do
     within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }
   end
 
+  describe 'as a drawing', :only_looks do
+    before { draw_sheets }
+
+    def open_drawing(key, question = '')
+      version = Server::Models::SheetVersion.newest_of(key)
+      visit "/circuits/#{version.id}#{question}"
+      expect(page).to have_css('svg[role=application] [data-wire]')
+      version
+    end
+
+    def shades = page.all('[data-wire]').map { |one| one['data-shade'] }.uniq.sort
+
+    it 'lights the net of a wire that is tapped and dims the rest, and greys out what falls dead with a part' do
+      open_drawing('fuel_pump')
+      find('[data-wire="7"] path', match: :first, visible: :all).click
+      expect(page).to have_css('h2', text: 'Wire 7')
+      expect(page).to have_css('[data-wire="7"][data-shade=lit]')
+      expect(shades).to eq(%w[dim lit])
+      find('[data-part=K11] rect, [data-part=K11] path', match: :first).click
+      click_button 'Open this: what falls dead with it?'
+      expect(page).to have_css('[data-part=K11][data-mark=open]').and have_css('[data-part=M2][data-mark=dead]')
+    end
+
+    it 'shows what every wire is at in a key state, and what stays live with the isolator open' do
+      open_drawing('ecu_power', '?show=stands')
+      expect(page).to have_css('[data-wire="13"][data-stands=live]')
+      choose_state('Isolator open')
+      expect(page).to have_css('[data-wire="13"][data-stands=open], [data-wire="13"][data-stands=ground]')
+      expect(page).to have_css('[data-wire="1"][data-stands=live]')
+      click_button 'What stays live'
+      expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
+    end
+
+    it 'travels by keys: to the wire\'s other end, up to supply, down to ground, and asks for the pin' do
+      open_drawing('start_24v', '?pin=K1:86')
+      drawn = find('svg[role=application]')
+      { arrow_up: 'X1:a/2', enter: 'K1:86', arrow_down: 'K1:85' }.each do |key, pin|
+        drawn.send_keys(key)
+        expect(page).to have_css('[aria-live=polite]', text: pin)
+      end
+      drawn.send_keys(:space)
+      expect(page).to have_css('h2', text: 'K1:85').and have_css('[data-shade=feed]').and have_css('[data-shade=back]')
+    end
+
+    it 'goes on to the other sheet by its flag, and lands there on the pin' do
+      open_drawing('ecu_power')
+      find('[data-part="link 0"]').click
+      expect(page).to have_css('h1', text: 'Fuel pump relay with its own ground').and have_css('h2', text: 'S2:15')
+    end
+
+    # By the boxes that the browser measures, in the face that it draws with.
+    over = <<~JS
+      const texts = [...document.querySelectorAll('svg[role=application] text')].map((one) => [one.textContent, one.getBoundingClientRect(), one.parentNode])
+      const scale = document.querySelector('svg[role=application] > g').getCTM().a
+      const over = ([, a, g], [, b, h]) => g !== h && Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1.5 * scale && Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 4 * scale
+      return texts.flatMap((one, index) => texts.slice(index + 1).filter((other) => over(one, other)).map((other) => one[0] + ' on ' + other[0]))
+    JS
+    { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
+      it "lets no words lie on words on #{screen}, on any sheet that ships", **how do
+        found = Wattomneum::Circuits::Library.keys.to_h do |key|
+          open_drawing(key)
+          page.evaluate_async_script('document.fonts.ready.then(arguments[0])')
+          expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
+          [key, page.execute_script(over)]
+        end
+        expect(found.reject { |_, words| words.empty? }).to be_empty
+      end
+    end
+  end
+
   it 'fits a phone without sideways scroll', :only_looks, :phone do
+    draw_sheets
     id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
                                          sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)
     ['?pin=A1:A/1', '?wire=66', '?open=G6', '?ask=cause', '?ask=live', '?ask=conflicts'].each do |question|

@@ -47,7 +47,8 @@ module Server
 
         def pin_row(part, pin)
           node = part.node(pin)
-          { node: node, name: part.joint? || pin == 'metal' ? part.id : pin, wires: wires_at[node] || [], volts: volts(node) }
+          { node: node, name: part.joint? || pin == 'metal' ? part.id : pin, wires: wires_at[node] || [], volts: volts(node),
+            stands: stands { |state| state.of(node) } }
         end
 
         # null where nothing leads there.
@@ -56,6 +57,14 @@ module Server
 
           node = circuit.node(name)
           @results.values.map { |result| result.solution.floating?(node) ? nil : result.solution.volt(node).round(4) }
+        end
+
+        # live, low, ground or open in each key state; null where nothing is worked out.
+        def stands(&)
+          return unknown if @over_budget
+
+          @pin_states ||= @results.values.map { |result| Wattomneum::Circuits::Questions::PinState.new(circuit, result.solution) }
+          @pin_states.map(&)
         end
 
         def wires_at
@@ -69,7 +78,7 @@ module Server
           @sheet.wires.map do |wire|
             { number: wire.number, uuid: wire.uuid, from: wire.from, to: wire.to, colour: wire.colour, size: wire.size,
               length_m: wire.length_m, zone: wire.zone, shielded: wire.shielded, twisted_with: wire.twisted_with,
-              resistance_ohm: wire.resistance_ohm, amperes: amperes(wire) }
+              resistance_ohm: wire.resistance_ohm, amperes: amperes(wire), stands: stands { |state| state.of_wire(wire) } }
           end
         end
 

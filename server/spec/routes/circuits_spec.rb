@@ -87,6 +87,37 @@ RSpec.describe Server::Routes::Circuits do
       expect(status).to eq(404)
     end
 
+    it 'says that a sheet is being drawn, then where everything on it lies, in the words that this unit has' do
+      Server::Models::SheetDrawing.dataset.delete
+      on_unit = fitted(unit, 'fuel_pump')
+      version = on_unit.version
+      read("/api/circuits/#{on_unit.id}/drawing.svg")
+      expect([status, read("/api/circuits/#{on_unit.id}/drawing").keys, status]).to eq([404, ['before'], 202])
+      Server::Workers::DrawSheets.all(Drawn::LAYOUTER)
+      core = version.to_core
+      fuse = core.parts.find { |part| part.kind == 'fuse' }
+      wire = core.wires.find(&:colour)
+      sign_in_as('electrician')
+      write(:put, "/api/circuits/#{on_unit.id}/overrides",
+            { lock_version: on_unit.lock_version, overrides: { fuse.uuid => { rating_ampere: 7.5 }, wire.uuid => { colour: 'pink' } } })
+      picture = read("/api/circuits/#{on_unit.id}/drawing")['pictures'].first
+      expect(picture['parts'].find { |part| part['part'] == fuse.id }['label']['lines'].first).to eq("#{fuse.id} 7.5 A")
+      drawn = picture['wires'].find { |one| one['wire'] == wire.uuid }
+      expect([drawn['colour'], drawn['label']['lines'].join(' ')]).to eq(['pink', "#{wire.number} pink"])
+      plain = read("/api/circuits/#{version.id}/drawing")['pictures'].first['wires'].find { |one| one['wire'] == wire.uuid }
+      expect(plain['colour']).to eq(wire.colour)
+      svg = read("/api/circuits/#{on_unit.id}/drawing.svg")
+      expect([status, last_response.content_type, svg]).to match([200, 'image/svg+xml;charset=utf-8', include("#{fuse.id} 7.5 A")])
+    end
+
+    it 'says why there is no drawing' do
+      Server::Models::SheetDrawing.dataset.delete
+      allow(Drawn::LAYOUTER).to receive(:draw).and_raise(Server::Layouter::NoDrawingError, 'the drawing was not ready after 60 s')
+      read("/api/circuits/#{sheet}/drawing")
+      Server::Workers::DrawSheets.all(Drawn::LAYOUTER)
+      expect(read("/api/circuits/#{sheet}/drawing").values_at('pictures', 'problem')).to eq([[], 'the drawing was not ready after 60 s'])
+    end
+
     it 'gives the sheet and its wire list to take away, and takes none from a reader' do
       expect(read("/api/circuits/#{sheet}/sheet.yml")).to include('sheet: ecu_power')
       expect(read("/api/circuits/#{sheet}/wires.csv").lines.first.chomp.split(',')).to eq(Wattomneum::Circuits::Notation::WireList::HEADERS)

@@ -1,19 +1,28 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
 import { Button } from '../../shared/ui/Button'
 import { live, type SheetTable } from '../../shared/api/circuits'
 import { spokenPin, spokenVolt } from './spoken'
+import type { Place } from './useSheetPlace'
 
 const OPENS = ['isolator', 'fuse', 'fusible link', 'switch', 'relay', 'connector']
 
 /** What stays live with something open: hazards, and the readings to expect there. */
-export function LivePanel({ sheet, state, onPin }: { sheet: SheetTable; state: string; onPin: (pin: string) => void }) {
+export function LivePanel({
+  sheet,
+  state,
+  item,
+  go,
+}: {
+  sheet: SheetTable
+  state: string
+  item: string | null
+  go: (next: Partial<Place>) => void
+}) {
   const openable = sheet.parts.filter((part) => OPENS.includes(part.kind))
-  const [item, setItem] = useState(openable.find((part) => part.kind === 'isolator')?.id ?? '')
-  const { data, error, isPending } = useQuery(live(sheet.id, item === '' ? null : item, state))
+  const { data, error, isPending } = useQuery(live(sheet.id, item, state))
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-reading leading-tight">What stays live</h2>
@@ -21,9 +30,9 @@ export function LivePanel({ sheet, state, onPin }: { sheet: SheetTable; state: s
         {(wiring) => (
           <select
             {...wiring}
-            value={item}
+            value={item ?? ''}
             onChange={(event) => {
-              setItem(event.target.value)
+              go({ ask: 'live', open: event.target.value || null })
             }}
           >
             <option value="">Nothing, as the machine stands</option>
@@ -45,7 +54,7 @@ export function LivePanel({ sheet, state, onPin }: { sheet: SheetTable; state: s
               <Button
                 look="inline"
                 onClick={() => {
-                  onPin(terminal.pin)
+                  go({ pin: terminal.pin })
                 }}
               >
                 {spokenPin(terminal.pin)}

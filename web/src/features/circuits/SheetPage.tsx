@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useCallback, useEffect, useRef, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { Button } from '../../shared/ui/Button'
 import { Segments } from '../../shared/ui/Segments'
@@ -8,21 +8,15 @@ import { library, unitCircuits, sheet as sheetQuery, type SheetTable } from '../
 import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
 import { LivePanel } from './LivePanel'
-import { lookUp } from './lookUp'
 import { OpeningPanel } from './OpeningPanel'
+import { PartPanel } from './PartPanel'
 import { PinPanel } from './PinPanel'
-import { PinTable } from './PinTable'
-import { useSheetPlace, type Place } from './useSheetPlace'
+import { ReadSheet } from './ReadSheet'
+import { readAs, useSheetPlace, type Place } from './useSheetPlace'
 import { WirePanel } from './WirePanel'
-import { WireTable } from './WireTable'
 import { Working } from './Working'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
-
-const LISTS = [
-  { key: 'pins', label: 'pins' },
-  { key: 'wires', label: 'wires' },
-] as const
 
 /** Chatter, blown fuses, relays near their threshold and shorts: said before anything else. */
 function Alarms({ sheet, state }: { sheet: SheetTable; state: string }) {
@@ -49,7 +43,11 @@ function Questions({ sheet, place, go }: { sheet: SheetTable; place: Place; go: 
       look={place.ask === key ? 'main' : 'plain'}
       aria-pressed={place.ask === key}
       onClick={() => {
-        go({ ask: key })
+        go(
+          key === 'live'
+            ? { ask: key, open: sheet.parts.find((part) => part.kind === 'isolator')?.id ?? null }
+            : { ask: key },
+        )
       }}
     >
       {words}
@@ -87,18 +85,28 @@ function Answer({
     go({ open })
   }
   const links = { sheetId: sheet.id, sheetOf, onPin, onWire }
+  const part = sheet.parts.find((one) => one.id === place.part)
+  if (part)
+    return (
+      <PartPanel
+        part={part}
+        stateIndex={sheet.states.findIndex((one) => one.key === state)}
+        onPin={onPin}
+        onOpen={onOpen}
+      />
+    )
+  if (place.ask === 'live') return <LivePanel sheet={sheet} state={state} item={place.open} go={go} />
   if (place.pin) return <PinPanel {...links} name={place.pin} state={state} />
   if (place.wire) return <WirePanel {...links} number={place.wire} onOpen={onOpen} />
   if (place.open) return <OpeningPanel sheet={sheet} item={place.open} />
   if (place.ask === 'cause') return <CausePanel sheet={sheet} onOpen={onOpen} />
-  if (place.ask === 'live') return <LivePanel sheet={sheet} state={state} onPin={onPin} />
   if (place.ask === 'conflicts' && sheet.unit) return <Conflicts unitId={sheet.unit.id} />
   return (
     <div className="flex flex-col gap-3">
       <h2 className="text-reading leading-tight">Ask the sheet</h2>
       <p>
-        Pick a pin: what should be there, and its way to supply and ground. Pick a wire: where it goes. “Open this” on a
-        component: what falls dead with it.
+        Tap a pin: what should be there, and its way to supply and ground. Tap a wire: where it goes. Tap a component:
+        its pins, and what falls dead with it.
       </p>
       {sheet.over_budget && (
         <p className="border-l-4 border-act pl-4 font-semibold">
@@ -121,7 +129,7 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
   return (
     <header className="rule-below flex flex-col gap-3 pb-3">
       <div className="flex flex-wrap items-end justify-between gap-x-6">
-        <h1 className="text-display leading-tight">
+        <h1 className="text-reading leading-tight desk:text-display">
           {sheet.unit && (
             <>
               <Link to={`/units/${sheet.unit.id}`}>{sheet.unit.number}</Link>{' '}
@@ -129,18 +137,10 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
           )}
           <span className="font-medium">{sheet.title}</span>
         </h1>
-        <p className="flex gap-4 text-quiet">
-          <span>
-            {sheet.system_volt} V,{' '}
-            {sheet.joined.length > 0 ? `${sheet.joined.length} sheets as one` : `version ${sheet.n}`}
-            {sheet.overridden > 0 && `, ${sheet.overridden} of its own`}
-          </span>
-          <a href={`/api/circuits/${sheet.id}/sheet.yml`} download>
-            YAML
-          </a>
-          <a href={`/api/circuits/${sheet.id}/wires.csv`} download>
-            Wires as CSV
-          </a>
+        <p className="text-quiet">
+          {sheet.system_volt} V,{' '}
+          {sheet.joined.length > 0 ? `${sheet.joined.length} sheets as one` : `version ${sheet.n}`}
+          {sheet.overridden > 0 && `, ${sheet.overridden} of its own`}
         </p>
       </div>
       {children}
@@ -148,35 +148,50 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
   )
 }
 
+/** The sheet as files that any program reads. */
+function Files({ sheet }: { sheet: SheetTable }) {
+  const files = [
+    ['sheet.yml', 'Sheet as YAML'],
+    ['wires.csv', 'Wires as CSV'],
+    ...(sheet.joined.length === 0 ? [['drawing.svg', 'Drawing as SVG']] : []),
+  ]
+  return (
+    <footer className="rule-above flex flex-wrap gap-x-6 pt-2 print:hidden">
+      {files.map(([file, words]) => (
+        <a key={file} href={`/api/circuits/${sheet.id}/${file}`} download className="min-h-12 py-3">
+          {words}
+        </a>
+      ))}
+    </footer>
+  )
+}
+
 /** A sheet as a table with its key-state switch on one side, the answer to what was asked on the other. */
 export function SheetPage() {
   const { id = '' } = useParams()
-  const [inAddress, go] = useSheetPlace()
-  const [words, setWords] = useState('')
-  const [list, setList] = useState<'pins' | 'wires'>('pins')
+  const [place, go] = useSheetPlace()
   const table = useQuery(sheetQuery(id))
   useTitle(table.data?.title ?? '')
   const sheet = table.data
   const { data: all } = useQuery({ ...library(), enabled: sheet !== undefined && !sheet.unit })
   const { data: fitted } = useQuery({ ...unitCircuits(sheet?.unit?.id ?? ''), enabled: Boolean(sheet?.unit) })
   const answer = useRef<HTMLDivElement>(null)
-  const asked = inAddress.part ?? inAddress.pin ?? inAddress.wire ?? inAddress.open ?? inAddress.ask
+  const asked = place.part ?? place.pin ?? place.wire ?? place.open ?? place.ask
   const wide = useWide()
-  // On a phone the answer stands above the long table: bring it into sight.
+  const drawn = sheet !== undefined && readAs(place, sheet.joined.length > 0) === 'drawing'
+  const toAnswer = useCallback(() => {
+    answer.current?.scrollIntoView({ block: 'start' })
+  }, [])
+  // On a phone the answer stands above a long table: bring it into sight. Below a drawing it waits until it is asked for.
   useEffect(() => {
-    if (asked && !wide) answer.current?.scrollIntoView({ block: 'start' })
-  }, [asked, sheet, wide])
+    if (asked && !wide && !drawn) toAnswer()
+  }, [asked, sheet, wide, drawn, toAnswer])
   return (
     <Shown asked={table} what="the sheet">
       {(sheet) => {
-        // A component is shown by its first pin.
-        const firstPin = sheet.parts.find((part) => part.id === inAddress.part)?.pins[0]?.node ?? null
-        const place = { ...inAddress, pin: inAddress.pin ?? firstPin }
         const state = place.state ?? sheet.states.at(-1)?.key ?? ''
-        const stateIndex = sheet.states.findIndex((one) => one.key === state)
         const siblings = fitted?.sheets ?? all?.sheets ?? []
         const sheetOf = (key: string) => siblings.find((line) => line.key === key)?.id
-        const { parts, wires, landing } = lookUp(sheet, words)
         return (
           <div className="flex flex-col gap-5">
             <SheetHead sheet={sheet}>
@@ -193,64 +208,20 @@ export function SheetPage() {
               </div>
             </SheetHead>
             <Alarms sheet={sheet} state={state} />
-            <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
-              <div ref={answer} className="min-w-0 scroll-mt-4 desk:order-2">
+            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] desk:gap-8">
+              <div ref={answer} className={`min-w-0 scroll-mt-4 desk:order-2 ${drawn ? 'order-2' : ''}`}>
                 <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto desk:pr-3">
                   <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
                 </div>
               </div>
               <div className="min-w-0">
-                <form
-                  className="flex items-end gap-3 pb-2"
-                  onSubmit={(event) => {
-                    event.preventDefault()
-                    if (landing) go(landing)
-                  }}
-                >
-                  <label className="flex-1">
-                    <span className="sr-only">Pin, wire or component on this sheet</span>
-                    <input
-                      type="search"
-                      placeholder="Pin, wire or component, Enter lands on it"
-                      value={words}
-                      onChange={(event) => {
-                        setWords(event.target.value)
-                      }}
-                    />
-                  </label>
-                  <Segments label="List" size="answer" options={LISTS} chosen={list} onChoose={setList} />
-                </form>
-                {list === 'pins' ? (
-                  <PinTable
-                    sheet={sheet}
-                    parts={parts}
-                    stateIndex={stateIndex}
-                    chosen={place.pin}
-                    onPin={(pin) => {
-                      go({ pin })
-                    }}
-                    onWire={(wire) => {
-                      go({ wire })
-                    }}
-                    onOpen={(open) => {
-                      go({ open })
-                    }}
-                  />
-                ) : (
-                  <WireTable
-                    wires={wires}
-                    stateIndex={stateIndex}
-                    chosen={place.wire}
-                    onWire={(wire) => {
-                      go({ wire })
-                    }}
-                  />
-                )}
-                {(list === 'pins' ? parts : wires).length === 0 && (
-                  <p className="py-3">Nothing on this sheet is called that.</p>
-                )}
+                <ReadSheet
+                  {...{ sheet, place, state, go, sheetOf, toAnswer }}
+                  fitted={sheet.joined.length > 0 ? (fitted?.sheets ?? []) : []}
+                />
               </div>
             </div>
+            <Files sheet={sheet} />
           </div>
         )
       }}

@@ -9,8 +9,20 @@ export interface Place {
   wire: string | null
   open: string | null
   ask: 'cause' | 'live' | 'conflicts' | null
+  /** How the sheet is read: as a drawing, or as one of its tables. */
+  view: View | null
+  /** What the wires of the drawing show: their own colours, or what they are at. */
+  show: 'stands' | null
 }
 
+/** All sheets of a unit as one are read as a table at first: each has a drawing of its own. */
+export const readAs = (place: Place, whole: boolean): View => place.view ?? (whole ? 'pins' : 'drawing')
+
+const VIEWS = ['drawing', 'pins', 'wires'] as const
+type View = (typeof VIEWS)[number]
+
+const STAYS = ['state', 'view', 'show']
+const NO_QUESTION = { part: null, pin: null, wire: null, open: null, ask: null }
 const ASK = ['cause', 'live', 'conflicts'] as const
 
 export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
@@ -24,15 +36,16 @@ export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
       wire: params.get('wire'),
       open: params.get('open'),
       ask,
+      view: VIEWS.find((one) => one === params.get('view')) ?? null,
+      show: params.get('show') === 'stands' ? 'stands' : null,
     }
   }, [params])
 
   const go = useCallback(
     (next: Partial<Place>) => {
-      // One question at a time; the key state stays.
-      const question = { part: null, pin: null, wire: null, open: null, ask: null, ...next }
-      const merged =
-        'state' in next && Object.keys(next).length === 1 ? { ...place, ...next } : { state: place.state, ...question }
+      // One question at a time; key state and how the sheet is read stay.
+      const asks = Object.keys(next).some((key) => !STAYS.includes(key))
+      const merged = { ...place, ...(asks ? NO_QUESTION : {}), ...next }
       setParams(Object.fromEntries(Object.entries(merged).filter((pair): pair is [string, string] => pair[1] !== null)))
     },
     [place, setParams],

@@ -6,9 +6,10 @@ module Wattomneum
       # What is laid out: a node for each part, for each way of a plug and for each wire that ends on metal; a port for each wire end; an edge for
       # each wire, from a pin that looks down to one that looks up.
       class Graph
-        # kind: of the part, or metal: the sign for a wire that ends on it; way: of a plug, "3"; top: which half of a plug looks up, "a" or "b"
-        Node = Struct.new(:id, :kind, :part_id, :way, :top, :ports, keyword_init: true)
-        # pin: node of the sheet, "K1:30"
+        # kind: of the part; metal: the sign for a wire that ends on it; link: a flag that names another sheet; way: of a plug, "3"; top: which half
+        # of a plug looks up, "a" or "b"; link: Sheet::Link
+        Node = Struct.new(:id, :kind, :part_id, :way, :top, :link, :ports, keyword_init: true)
+        # pin: node of the sheet, "K1:30"; wire_uuid: nil where it leads to another sheet
         Port = Struct.new(:id, :pin, :wire_uuid, :side, keyword_init: true)
         # from, to: ids of ports
         Edge = Struct.new(:wire_uuid, :from, :to, :from_node, :to_node, keyword_init: true)
@@ -17,18 +18,29 @@ module Wattomneum
         private_constant :SIDELESS
 
         # @param sheet [Sheet]
-        def initialize(sheet)
+        # @param parts [Array<String>, nil] ids: only these stand on the picture; a wire that leads to another one ends in a flag. All where nil
+        # @param distances [Distances] of the whole sheet
+        def initialize(sheet, parts: nil, distances: Distances.new(sheet))
           @sheet = sheet
-          @distances = Distances.new(sheet)
+          @here = parts&.to_set
+          @distances = distances
           @sides = Sides.new(sheet, @distances)
           @nodes = {}
+          @tops = {}
           @flat = []
           @edges = laid.map { |wire| edge(wire) }
           turn_flat_ones
+          @to_sheets = sheet.links.select { |link| here?(link.from) }.each_with_index.filter_map { |link, index| edge_to_sheet(link, index) }
           freeze
         end
 
         attr_reader :sheet, :edges
+
+        # @return [Array<Edge>] from pins to the flags that name other sheets, or down from them
+        attr_reader :to_sheets
+
+        # @return [Distances]
+        attr_reader :distances
 
         # @return [Array<Node>]
         def nodes = @nodes.values
@@ -36,17 +48,18 @@ module Wattomneum
         # Straps from metal to metal: they stand in a strip of their own.
         #
         # @return [Array<Wire>]
-        def straps = @sheet.wires.select { |wire| strap?(wire) }
+        def straps = @sheet.wires.select { |wire| strap?(wire) && here?(wire.from) }
 
         # @return [Array<Part>] what no wire of this sheet ends on: listed, not drawn
         def unwired
           drawn = @sheet.wires.flat_map { |wire| [part(wire.from), part(wire.to)] }
-          @sheet.parts.reject { |one| drawn.include?(one) }
+          @sheet.parts.reject { |one| drawn.include?(one) || !here?(one.node('')) }
         end
 
         private
 
-        def laid = @sheet.wires.reject { |wire| strap?(wire) }
+        def laid = @sheet.wires.select { |wire| !strap?(wire) && (here?(wire.from) || here?(wire.to)) }
+        def here?(node) = @here.nil? || @here.include?(node.split(':', 2).first)
         def strap?(wire) = [wire.from, wire.to].all? { |node| part(node).is_a?(Parts::Body) }
         def part(node) = @sheet.part(node.split(':', 2).first)
         def far(node) = @distances.of(node)
@@ -69,18 +82,35 @@ module Wattomneum
           ([far(wire.from), wire.from] <=> [far(wire.to), wire.to]).negative?
         end
 
+        # A flag hangs on the pin on the side where its wires are.
+        def edge_to_sheet(link, index)
+          pin = @sheet.node_of(link.from)
+          return if part(pin).is_a?(Parts::Body)
+
+          here = node_of(nil, pin)
+          side = here.ports.find { |port| port.pin == pin }&.side || (sideless?(part(pin)) ? Sides::BOTTOM : @sides.of(part(pin), pin_of(pin)))
+          flag = @nodes["link #{index}"] = Node.new(id: "link #{index}", kind: 'link', link: link, ports: [])
+          ends = [[here, side, pin], [flag, side == Sides::BOTTOM ? Sides::TOP : Sides::BOTTOM, nil]].map do |node, at, name|
+            Port.new(id: "#{node.id}|#{name}|link #{index}", pin: name, side: at).tap { |port| node.ports << port }.then { |port| [node, port] }
+          end
+          (from_node, from), (to_node, to) = side == Sides::BOTTOM ? ends : ends.reverse
+          Edge.new(from: from.id, to: to.id, from_node: from_node.id, to_node: to_node.id)
+        end
+
         # Between two pins of one side of parts that have sides.
         def flat?(ends) = ends.map { |_, port| port.side }.uniq.one? && ends.none? { |node, _| SIDELESS.include?(node.kind) }
 
         def port(wire, here, there)
           node = node_of(wire, here)
-          made = Port.new(id: "#{node.id}|#{here}|#{wire.uuid}", pin: here, wire_uuid: wire.uuid, side: side_of(node, here, there))
+          made = Port.new(id: "#{node.id}|#{here}|#{wire.uuid}", pin: here, wire_uuid: wire.uuid, side: side_of(here, there))
           node.ports << made
           [node, made]
         end
 
         def node_of(wire, pin)
           one = part(pin)
+          return @nodes["away #{pin} #{wire.uuid}"] ||= Node.new(id: "away #{pin} #{wire.uuid}", kind: 'link', ports: []) unless here?(pin)
+
           case one
           when Parts::Connector then way_of(one, pin)
           when Parts::Body then node("#{one.id}@#{wire.uuid}", 'metal', one)
@@ -92,7 +122,12 @@ module Wattomneum
 
         def way_of(plug, pin)
           way = pin.split('/', 2).last
-          node("#{plug.id}/#{way}", plug.kind, plug, way: way, top: top_half(plug, way))
+          node("#{plug.id}/#{way}", plug.kind, plug, way: way, top: top_of(plug, pin))
+        end
+
+        def top_of(plug, pin)
+          way = pin.split('/', 2).last
+          @tops[[plug.id, way]] ||= top_half(plug, way)
         end
 
         # The half whose wires come from above: by the sides at their other ends, then by distance.
@@ -117,9 +152,9 @@ module Wattomneum
 
         def others(node) = @distances.ends.others(node)
 
-        def side_of(node, here, there)
+        def side_of(here, there)
           one = part(here)
-          return pin_of(here).start_with?(node.top) ? Sides::TOP : Sides::BOTTOM if node.way
+          return top_of(one, pin_of(here)) == pin_of(here)[0] ? Sides::TOP : Sides::BOTTOM if one.is_a?(Parts::Connector)
           return joint_side(here, there) if sideless?(one)
 
           @sides.of(one, pin_of(here))
@@ -131,7 +166,7 @@ module Wattomneum
           return @sides.of(other, pin_of(there)) == Sides::BOTTOM ? Sides::TOP : Sides::BOTTOM unless sideless?(other)
           return far(there) < far(here) ? Sides::TOP : Sides::BOTTOM if other.is_a?(Parts::Joint)
 
-          way_of(other, pin_of(there)).top == pin_of(there)[0] ? Sides::BOTTOM : Sides::TOP
+          top_of(other, pin_of(there)) == pin_of(there)[0] ? Sides::BOTTOM : Sides::TOP
         end
 
         # A wire between two pins of one side runs as the others let its ends follow each other.

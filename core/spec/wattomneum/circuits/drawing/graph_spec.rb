@@ -39,14 +39,14 @@ RSpec.describe Wattomneum::Circuits::Drawing::Graph do
 
       it 'has every wire once, each end on its own pin' do
         expect((drawn.edges.map(&:wire_uuid) + drawn.straps.map(&:uuid)).sort).to eq(sheet.wires.map(&:uuid).sort)
-        ends = drawn.nodes.flat_map(&:ports).map { |port| [port.wire_uuid, port.pin] }
+        ends = drawn.nodes.flat_map(&:ports).select(&:wire_uuid).map { |port| [port.wire_uuid, port.pin] }
         expect(ends.sort).to eq((drawn.sheet.wires - drawn.straps).flat_map { |wire| [[wire.uuid, wire.from], [wire.uuid, wire.to]] }.sort)
         expect(drawn.nodes.map(&:id).uniq.size).to eq(drawn.nodes.size)
       end
 
       it 'shows every part that a wire ends on, and lists the others' do
         strapped = drawn.straps.flat_map { |wire| [wire.from, wire.to] }.map { |node| node.split(':').first }
-        expect((drawn.nodes.map(&:part_id) + strapped + drawn.unwired.map(&:id)).uniq.sort).to eq(sheet.parts.map(&:id).sort)
+        expect((drawn.nodes.filter_map(&:part_id) + strapped + drawn.unwired.map(&:id)).uniq.sort).to eq(sheet.parts.map(&:id).sort)
       end
 
       it 'runs down the page, but for a few wires between pins of one side' do
@@ -95,6 +95,13 @@ RSpec.describe Wattomneum::Circuits::Drawing::Graph do
     expect(sensors.flat_map(&:ports).map(&:side).uniq).to eq([:top])
     heater = graph('heater').nodes.select { |node| node.kind == 'load' && node.ports.any? { |port| port.side == :bottom } }
     expect(heater).not_to be_empty
+  end
+
+  it 'flags what goes on on another sheet, on the side of its pin' do
+    drawn = graph('ecu_power')
+    flags = drawn.nodes.select { |node| node.kind == 'link' }
+    expect(flags.map { |node| [node.link.sheet, node.ports.map(&:side)] }).to eq([['fuel_pump', [:bottom]], ['start_24v', [:top]]])
+    expect(drawn.to_sheets.map { |edge| [edge.from_node, edge.to_node] }).to eq([['link 0', 'A1'], ['S2', 'link 1']])
   end
 
   it 'lists what no wire ends on' do

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Server
+  module Models
+    # A sheet as it is drawn, or the order to draw it. By what the sheet says: versions and drafts that say the same share one.
+    class SheetDrawing < Sequel::Model(:sheet_drawing)
+      unrestrict_primary_key
+      # One that began drawing and did not come to an end in this time is taken up by another.
+      LEFT_ALONE_S = 3 * Bounds[:layout_seconds]
+      # An order that nobody began on in this time is ordered once more.
+      FORGOTTEN_S = 10
+      private_constant :LEFT_ALONE_S, :FORGOTTEN_S
+
+      dataset_module do
+        # The last one asked for comes first: somebody is looking at it.
+        #
+        # SQL: select * from sheet_drawing where picture is null and problem is null and (begun_at is null or begun_at < ?) order by asked_at desc
+        def to_draw
+          where(picture: nil, problem: nil).where { (begun_at =~ nil) | (begun_at < Time.now.utc - LEFT_ALONE_S) }.order(Sequel.desc(:asked_at))
+        end
+      end
+
+      class << self
+        # What there is of it; ordered where there is nothing, or what another program drew.
+        #
+        # @param content [String] of a sheet, as the writer of sheets writes it
+        # @param digest [String] of the content
+        # @return [SheetDrawing]
+        def order(content, digest)
+          row = with_pk(digest)
+          return row if row&.settled?
+
+          fresh = { program: Layouter::SIGNATURE, picture: nil, problem: nil, begun_at: nil, asked_at: Time.now.utc }
+          dataset.insert_conflict(target: :digest, update: fresh).insert(digest: digest, content: content, **fresh)
+          Workers::DrawSheets.plan
+          with_pk!(digest)
+        end
+
+        # @return [void] orders what no program drew yet: sheets that were just brought in
+        def order_missing
+          SheetVersion.exclude(digest: where(program: Layouter::SIGNATURE).select(:digest)).order(:n).each { |one| order(one.content, one.digest) }
+        end
+
+        # @return [SheetDrawing, nil] one to draw, which nobody else draws meanwhile
+        def take
+          db.transaction do
+            row = to_draw.for_update.skip_locked.first
+            row&.update(begun_at: Time.now.utc)
+          end
+        end
+      end
+
+      # @return [Boolean] whether this program drew it, or is at it
+      def settled?
+        return false unless program == Layouter::SIGNATURE
+        return true if done?
+
+        (begun_at || asked_at) > Time.now.utc - (begun_at ? LEFT_ALONE_S : FORGOTTEN_S)
+      end
+
+      # @return [Boolean]
+      def done? = !picture.nil? || !problem.nil?
+
+      # @return [Integer] how many others will be drawn before it
+      def before = self.class.to_draw.where(Sequel[:asked_at] > asked_at).count
+
+      # @return [Hash, nil] as drawing/lib/types.d.ts says, Drawing
+      def drawing = picture && JSON.parse(picture)
+
+      # @param layouter [Layouter]
+      # @return [void]
+      def draw(layouter)
+        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        outcome = picture_of(layouter)
+        update(**outcome, took_s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - start, drawn_at: Time.now.utc)
+      end
+
+      private
+
+      def picture_of(layouter)
+        read = Wattomneum::Circuits::Notation::SheetReader.read(content)
+        return { problem: "the sheet can not be read: #{read.problems.first}" } if read.sheet.nil?
+
+        { picture: JSON.generate(layouter.draw(Wattomneum::Circuits::Drawing::Brief.new(read.sheet).to_h)) }
+      rescue Layouter::NoDrawingError => e
+        { problem: e.message }
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Layouter do
+  let(:brief) { Wattomneum::Circuits::Drawing::Brief.new(Wattomneum::Circuits::Library.fetch('battery_ignition')).to_h }
+
+  # A program that stands in for the one that draws.
+  def stand_in(code, **rest) = described_class.new(command: ['ruby', '-e', "$stdout.sync = true; #{code}"], **rest)
+  def answering = "puts '{\"drawing\":{\"pictures\":[]}}'"
+
+  it 'keeps its program warm, and says in words why a sheet can not be drawn' do
+    layouter = described_class.new(seeds: 1)
+    drawn = layouter.draw(brief)
+    expect(drawn['pictures'].first['wires'].size).to eq(Wattomneum::Circuits::Library.fetch('battery_ignition').wires.size)
+    expect { layouter.draw({ pieces: [{ nodes: [{ id: 'K1', ports: nil }] }] }) }.to raise_error(described_class::NoDrawingError)
+    expect(layouter.draw(brief)).to eq(drawn)
+  ensure
+    layouter.stop
+  end
+
+  it 'starts it anew where it ended, and ends one that does not answer in time' do
+    once = stand_in("gets; #{answering}")
+    expect(Array.new(3) { once.draw(brief) }.uniq).to eq([{ 'pictures' => [] }])
+    expect { stand_in('gets').draw(brief) }.to raise_error(described_class::NoDrawingError, /ended without an answer/)
+    silent = stand_in('gets; sleep 60', deadline_s: 0.5)
+    expect { silent.draw(brief) }.to raise_error(described_class::NoDrawingError, 'the drawing was not ready after 0.5 s')
+    expect { described_class.new(command: ['no-such-program']).draw(brief) }.to raise_error(described_class::NoDrawingError, /Node is missing/)
+  end
+end

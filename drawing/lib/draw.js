@@ -1,3 +1,4 @@
+import { drawLine } from './bus/draw.js'
 import { drawLayered } from './layered/draw.js'
 import { cutsOf } from './pages/cuts.js'
 import { strip } from './straps/strip.js'
@@ -24,7 +25,7 @@ export async function draw({ pieces, ...sheet }, { seeds, milliseconds }) {
  * @returns {Promise<import('./types.js').Picture>}
  */
 async function drawPicture(brief, most) {
-  const laid = await drawLayered(brief, most)
+  const laid = drawLine(brief) ?? (await drawLayered(brief, most))
   const zones = patches(laid.parts, brief.zones, laid.words.taken)
   const straps = strip(brief, laid.height)
   const whole = {

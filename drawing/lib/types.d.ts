@@ -1,5 +1,5 @@
 /** What comes in: a sheet as Drawing::Brief of the core writes it. */
-export type Side = 'top' | 'bottom'
+export type Side = 'top' | 'bottom' | 'left' | 'right'
 
 export interface BriefPort {
   id: string
@@ -29,6 +29,8 @@ export interface BriefNode {
   sheet?: string
   at?: string
   contacts?: string[][]
+  /** Stands at an end of a data line. */
+  terminates?: boolean
   ports: BriefPort[]
 }
 

@@ -8,6 +8,8 @@ module Wattomneum
       class Brief
         # Cables from this section on are drawn thicker.
         THICK_MM2 = 16
+        TERMINATOR_MOST_OHM = 300
+        private_constant :TERMINATOR_MOST_OHM
 
         # @param sheet [Sheet]
         def initialize(sheet)
@@ -28,10 +30,14 @@ module Wattomneum
           case part
           when Parts::Fuse then "#{part.id} #{Quantities::Figure.trim(fields['rating_ampere'].to_f, 1)} A"
           when Parts::Joint then fields['body'] ? "#{part.id} on #{fields['body']}" : part.id
-          when Parts::Resistor then "#{part.id} #{Quantities::Figure.trim(fields['ohm'].to_f, 2)} ohm"
+          when Parts::Resistor then "#{part.id} #{resistance(fields['ohm'].to_f)}"
           else part.id
           end
         end
+
+        # "120 ohm", "40 kohm"
+        def self.resistance(ohm) = ohm < 1_000 ? "#{Quantities::Figure.trim(ohm, 2)} ohm" : "#{Quantities::Figure.trim(ohm / 1_000, 2)} kohm"
+        private_class_method :resistance
 
         private
 
@@ -46,6 +52,7 @@ module Wattomneum
           part = node.part_id && @sheet.part(node.part_id)
           { id: node.id, kind: node.kind, part: node.part_id, uuid: part&.uuid, zone: part&.zone, way: node.way, top: node.top&.to_s,
             title: heading(node, part), label: part ? words(part) : '', sheet: node.link&.sheet, at: goes_to(node),
+            terminates: terminates?(part) || nil,
             contacts: part.is_a?(Parts::Switch) ? contacts(part) : nil, ports: node.ports.map { |port| port(port, travel) } }.compact
         end
 
@@ -68,6 +75,9 @@ module Wattomneum
 
           node.ports.first.pin if node.kind == 'link'
         end
+
+        # A resistance that stands at the end of a data line: of two in parallel 60 ohm are read.
+        def terminates?(part) = part.is_a?(Parts::Resistor) && part.fields['ohm'].to_f.between?(40, TERMINATOR_MOST_OHM)
 
         # What it is called beside its id; a body's name is its id.
         def words(part) = part.label == part.id || part.is_a?(Parts::Body) ? '' : part.label

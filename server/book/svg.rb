@@ -9,7 +9,7 @@ module Server
       PAPER = '#ffffff'
       NO_COLOUR = '#f4f0e6'
       ZONES = %w[#f1eadb #e6edeb #eee7ed #e9ecdd #ebe9f2 #f2e7e0].freeze
-      FAMILY = 'Archivo Narrow'
+      FAMILY = 'Archivo Narrow, sans-serif'
       SIZES = { name: 13, pin: 11.5, wire: 12.5 }.freeze
       LOOKS = { 'outline' => "fill=\"#fffdf8\" stroke=\"#{INK}\" stroke-width=\"1.6\"",
                 'line' => "fill=\"none\" stroke=\"#{INK}\" stroke-width=\"1.4\"",
@@ -29,6 +29,23 @@ module Server
         @colours = Wattomneum::Circuits::Drawing::WireColours
       end
 
+      # Room for the flags at a cut, in units of the drawing.
+      FLAGS = 86
+      private_constant :FLAGS
+
+      # @param page [Page]
+      # @param title [String]
+      # @return [String] one page of a picture, with the flags of its cut ends above and below it
+      def self.page(page, title:) = new([page.picture], title: title).page(page)
+
+      # @param page [Page]
+      # @return [String]
+      def page(page)
+        above, below = page.rooms.map { |cut| cut ? FLAGS : 0 }
+        flags = page.flags.map { |flag| flag(flag, page) }
+        frame([0, page.top - above, @pictures.first['width'], page.bottom - page.top + above + below], [body(@pictures.first), *flags])
+      end
+
       # @return [String]
       def to_s
         width = @pictures.map { |picture| picture['width'] }.max
@@ -36,17 +53,29 @@ module Server
         bodies = @pictures.map do |picture|
           %(<g transform="translate(0 #{top})">#{body(picture)}</g>).tap { top += picture['height'] + GAP }
         end
+        frame([0, 0, width, top - GAP], bodies)
+      end
+
+      private
+
+      def frame(box, bodies)
+        x, y, width, height = box.map { |value| value.round(1) }
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
-          <svg xmlns="http://www.w3.org/2000/svg" width="#{width}" height="#{top - GAP}" viewBox="0 0 #{width} #{top - GAP}" font-family="#{FAMILY}, sans-serif">
+          <svg xmlns="http://www.w3.org/2000/svg" width="#{width}" height="#{height}" viewBox="#{x} #{y} #{width} #{height}" font-family="#{FAMILY}">
           <title>#{escaped(@title)}</title>
-          <rect width="#{width}" height="#{top - GAP}" fill="#{PAPER}"/>
+          <rect x="#{x}" y="#{y}" width="#{width}" height="#{height}" fill="#{PAPER}"/>
           #{bodies.join("\n")}
           </svg>
         SVG
       end
 
-      private
+      # Reads upwards at the end of its wire.
+      def flag(flag, page)
+        at, anchor = flag.at == :top ? [page.top - 5, 'start'] : [page.bottom + 5, 'end']
+        words = text(flag.words, 0, 0, size: 10, anchor: anchor)
+        %(<g transform="translate(#{(flag.x + 3.5).round(1)} #{at.round(1)}) rotate(-90)">#{words}</g>)
+      end
 
       def body(picture)
         head = picture['label'] ? [text(picture['label'], 30, 20, size: 18, weight: 700)] : []

@@ -8,7 +8,6 @@ module Server
       CORE = Wattomneum
       # The loop of the circuit that a complaint is about, where it is about no one component.
       LOOPS = { 'starting' => 'start', 'charging' => 'charge' }.freeze
-      private_constant :LOOPS
 
       # @param assessment [CORE::Faults::Assessment]
       # @return [Hash, nil] nil where the job is about no component of the circuit, and while nothing was read along its loop

@@ -46,6 +46,9 @@ module Server
       # @return [String, nil] node
       def node_of(item_uuid, pin) = Machines.node_of(whole, item_uuid, pin)
 
+      # @return [Array<Held>] what it holds of the unit's sheets
+      def held = @held ||= read_held
+
       private
 
       def whole
@@ -59,8 +62,6 @@ module Server
       end
 
       # SQL: select * from job_sheet where job_id = ?; versions by id
-      def held = @held ||= read_held
-
       def read_held
         rows = DB[:job_sheet].where(job_id: @job_id).select_hash(:version_id, :overrides)
         versions = Models::SheetVersion.where(id: rows.keys).eager(:sheet).all.sort_by(&:title)

@@ -38,16 +38,6 @@ module Server
         json(Presenters::Circuits::SheetDrawing.call(order, machine.sheet))
       end
 
-      get '/api/circuits/:id/drawing.svg' do
-        allow!(:read)
-        pictures = Presenters::Circuits::SheetDrawing.pictures(Models::SheetDrawing.order(version.content, version.digest), machine.sheet)
-        raise Refusals::NotFound, 'It is not drawn yet: look at its drawing first' if pictures.empty?
-
-        attachment "#{machine.sheet.key}.svg"
-        content_type 'image/svg+xml', charset: 'utf-8'
-        Book::Svg.new(pictures, title: version.title).to_s
-      end
-
       get '/api/circuits/:id/pin' do
         allow!(:read)
         worked_out { answers.pin(params['pin'].to_s, state) }

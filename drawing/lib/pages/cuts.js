@@ -2,11 +2,13 @@ import { boxOf, runsOf } from '../wires.js'
 
 /** Room for the drawing on each paper in mm: margins and the head of a page are off. */
 export const PAPERS = {
-  a4: { width: 277, height: 172 },
-  a4_upright: { width: 190, height: 259 },
-  a3: { width: 400, height: 259 },
-  a3_upright: { width: 277, height: 382 },
+  a4: { width: 277, height: 180 },
+  a4_upright: { width: 190, height: 267 },
+  a3: { width: 400, height: 267 },
+  a3_upright: { width: 277, height: 390 },
 }
+/** Where a picture is cut, flags at the ends of its wires say where they go on: mm at the head and at the foot of a page. */
+const FLAGS = 20
 /** Never larger than this: a small sheet would look like a poster. mm a unit. */
 const MOST = 0.24
 const STEP = 4
@@ -27,26 +29,31 @@ export const cutsOf = (picture) =>
     Object.entries(PAPERS).map(([name, paper]) => {
       const full = Math.min(paper.width / picture.width, MOST)
       const [scale, pages] = [full, full * SHRINK]
-        .map((scale) => /** @type {const} */ ([scale, cut(picture, paper.height / scale)]))
+        .map((scale) => /** @type {const} */ ([scale, pagesOf(picture, paper.height, scale)]))
         .reduce((one, other) => (other[1].length < one[1].length ? other : one))
       return [name, { scale, pages }]
     }),
   )
 
+/** @param {Picture} picture @param {number} height of the paper in mm @param {number} scale */
+const pagesOf = (picture, height, scale) =>
+  picture.height * scale <= height ? [{ top: 0, bottom: picture.height }] : cut(picture, height / scale, FLAGS / scale)
+
 /**
  * By dynamic programming over where the cuts may lie.
  *
- * @param {Picture} picture @param {number} most height of a page in units of the drawing
+ * @param {Picture} picture @param {number} most height of a page in units of the drawing @param {number} flags room that a cut takes from it
  */
-function cut(picture, most) {
+function cut(picture, most, flags) {
   const prices = pricesOf(picture)
   const last = prices.length - 1
-  const reach = Math.max(1, Math.floor(most / STEP))
   /** @type {{ cost: number, from: number }[]} */
   const best = [{ cost: 0, from: 0 }]
   for (let to = 1; to <= last; to += 1) {
+    const below = to === last ? 0 : flags
     best[to] = { cost: Infinity, from: to - 1 }
-    for (let from = Math.max(0, to - reach); from < to; from += 1) {
+    for (let from = to - 1; from >= 0 && (to - from) * STEP <= most - below; from -= 1) {
+      if ((to - from) * STEP > most - below - (from === 0 ? 0 : flags)) continue
       const cost = (best[from]?.cost ?? Infinity) + COST.page + (to === last ? 0 : (prices[to] ?? 0))
       if (cost < (best[to]?.cost ?? Infinity)) best[to] = { cost, from }
     }

@@ -153,7 +153,13 @@ function Files({ sheet }: { sheet: SheetTable }) {
   const files = [
     ['sheet.yml', 'Sheet as YAML'],
     ['wires.csv', 'Wires as CSV'],
-    ...(sheet.joined.length === 0 ? [['drawing.svg', 'Drawing as SVG']] : []),
+    ...(sheet.joined.length === 0
+      ? [
+          ['drawing.svg', 'Drawing as SVG'],
+          ['book.pdf', 'Book on A4'],
+          ['book.pdf?paper=a3', 'Book on A3'],
+        ]
+      : []),
   ]
   return (
     <footer className="rule-above flex flex-wrap gap-x-6 pt-2 print:hidden">

@@ -77,6 +77,9 @@ export function EndJob({ job }: { job: JobBench }) {
             Reopen it
           </Button>
         )}
+        <a href={`/api/jobs/${job.id}/page.pdf`} download className="inline-flex min-h-12 items-center font-label">
+          Print this job
+        </a>
         <a href={`/api/jobs/${job.id}/export`} download className="inline-flex min-h-12 items-center font-label">
           The job as JSON
         </a>

@@ -64,6 +64,11 @@ export function Circuits({ sheet }: { sheet: UnitSheet }) {
           </li>
         ))}
       </ul>
+      {sheet.circuits.length > 0 && (
+        <a href={`/api/units/${sheet.id}/book.pdf`} download className="inline-flex min-h-12 items-center print:hidden">
+          All of them as a book to print
+        </a>
+      )}
       {may && <AsSisters sheet={sheet} />}
       {may && <FitSheet unit={sheet} />}
     </section>

@@ -84,7 +84,23 @@ module Wattomneum
           return if clean.nil? || problems.size > before
 
           part = build(clean)
-          part if pins_fit?(part, path, owner)
+          part if pins_fit?(part, path, owner) && face_fits?(part, path, owner)
+        end
+
+        # A face has every way once, and says from which side it is seen: nobody guesses.
+        def face_fits?(part, path, owner)
+          rows = part.fields['face'] or return true
+          if part.fields['face_view'].nil?
+            wrong(path, "#{owner} has a face, but not from which side", 'Add "face_view: wire" or "face_view: mating"')
+            return false
+          end
+          drawn = ConnectorFace.rows_of(rows).flatten - [ConnectorFace::EMPTY]
+          return true if drawn.sort == part.names.sort
+
+          odd = (drawn - part.names).first || part.names.find { |name| drawn.count(name) != 1 }
+          wrong([*path, 'face'], "#{owner} has #{part.names.include?(odd) ? "way #{odd} #{drawn.count(odd)} times" : "no way #{odd}"} in its face",
+                'Write each way once, rows as seen: face: ["1 2 3", "4 . 5"]')
+          false
         end
 
         # What one pin says of another: an alias, a pull-up, what a driver needs. And no pin twice.

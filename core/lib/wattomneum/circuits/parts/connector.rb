@@ -12,6 +12,13 @@ module Wattomneum
         def branches = names.map { |name| branch("a/#{name}", "b/#{name}", number('ohm', CONTACT_OHM), name: "pin #{name}") }
         def conductor? = true
 
+        # @return [ConnectorFace, nil] nil where the sheet does not say how its ways lie
+        def face
+          return if fields['face'].nil?
+
+          ConnectorFace.new(rows: ConnectorFace.rows_of(fields['face']), view: fields.fetch('face_view'), half: fields.fetch('face_half', 'a'))
+        end
+
         # @return [Array<String>] pin names, of either half
         def names = fields['pins'] ? fields['pins'].map(&:to_s) : (1..fields['ways'].to_i).map(&:to_s)
       end

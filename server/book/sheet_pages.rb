@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Server
+  module Book
+    # What a book holds of one sheet: its drawing cut into pages, its wiring table, the faces of its plugs.
+    class SheetPages
+      # @param sheet [Wattomneum::Circuits::Sheet] with what one unit has otherwise
+      # @param pictures [Array<Hash>] none where it is not drawn
+      # @param paper [String] of Paper
+      # @param view [String] of Wattomneum::Circuits::ConnectorFace, one for a whole book
+      def initialize(sheet, pictures, paper:, view:)
+        @sheet = sheet
+        @pictures = pictures
+        @paper = paper
+        @view = view
+      end
+
+      # @param book [Document]
+      # @return [void]
+      def add_to(book)
+        draw_in(book)
+        book.pdf.start_new_page
+        book.heading("Wires of #{@sheet.title}")
+        book.table(%w[Wire Colour Size From To Length Zone], wires, widths: { 0 => 0.09, 1 => 0.13, 2 => 0.09, 5 => 0.08 })
+        faces(book)
+      end
+
+      # The drawing alone.
+      #
+      # @param book [Document]
+      # @return [void]
+      def draw_in(book) = book.chapter(@sheet.title) { draw(book) }
+
+      private
+
+      def draw(book)
+        return book.say('There is no drawing of this sheet: read its table.') if @pictures.empty?
+
+        @pictures.flat_map { |picture| Page.of(picture, @paper) }.each_with_index do |page, index|
+          book.pdf.start_new_page if index.positive?
+          book.drawing(Svg.page(page, title: @sheet.title), width_mm: page.picture['width'] * page.scale)
+        end
+      end
+
+      def wires
+        @sheet.wires.map do |wire|
+          [wire.number, wire.colour, wire.size, end_of(wire.from), end_of(wire.to), wire.length_m && "#{wire.length_m} m",
+           wire.zone && (@sheet.zones.dig(wire.zone, 'label') || wire.zone)].map(&:to_s)
+        end
+      end
+
+      def end_of(node)
+        part = @sheet.part(node.split(':', 2).first)
+        name = node.delete_suffix(':joint').delete_suffix(':metal')
+        part.label == part.id ? name : "#{name}  #{part.label}"
+      end
+
+      def faces(book)
+        plugs = @sheet.parts.grep(Wattomneum::Circuits::Parts::Connector)
+        return if plugs.empty?
+
+        book.heading("Plugs of #{@sheet.title}")
+        halves = Wattomneum::Circuits::Parts::Connector::HALVES
+        plugs.each { |plug| halves.each { |half| ConnectorPlate.new(@sheet, plug, half: half, view: @view).add_to(book) } }
+      end
+    end
+  end
+end

@@ -11,6 +11,7 @@ RSpec.configure do |config|
   Kernel.srand config.seed
   config.include BlindRuns
   config.include CoreFixtures
+  config.include DraftFixtures
   config.include IslandLaw
   config.include Ngspice
   config.include SheetFixtures

@@ -4,6 +4,24 @@ module Server
   module Models
     # What is done to a unit's circuits: sheets fitted, conflicts ruled.
     class CircuitWork
+      # Units get a version of a sheet that they have; all of them or none. Jobs that are open go on with what they hold.
+      #
+      # @param version [SheetVersion]
+      # @param ids [Array<String>] of units
+      # @param at [Time]
+      # @return [Array<UnitSheet>]
+      # @raise [Refusals::NotFound] where one of them has no such sheet
+      def self.move(version, ids, at:)
+        units = Unit.where(id: ids).order(:id).for_update.all
+        having = UnitSheet.current.where(unit_id: ids, sheet_id: version.sheet_id).select_map(:unit_id)
+        unless (ids - having).empty? && units.size == ids.size
+          raise Refusals::NotFound,
+                'One of these units has not got this sheet: fit it there first'
+        end
+
+        units.map { |unit| UnitSheet.fit(unit, version, at: at) }
+      end
+
       # @param unit [Unit]
       def initialize(unit)
         @unit = unit

@@ -83,6 +83,25 @@ module Server
         Wattomneum::Circuits::Notation::WireList.write(machine.sheet.wires)
       end
 
+      get '/api/circuits/:id/versions' do
+        allow!(:read)
+        json(versions)
+      end
+
+      get '/api/circuits/:id/difference' do
+        allow!(:read)
+        other = Models::SheetVersion.with_pk(id_param(:to)) || raise(Refusals::NotFound, 'No such version to compare with')
+        json(changes: Queries::Machines.within_budget { Presenters::Circuits::Difference.call(version.to_core, other.to_core) })
+      end
+
+      post '/api/circuits/:id/units' do
+        allow!(:edit_circuits)
+        once(200, :versions) do
+          Models::CircuitWork.move(version, contract!(Contracts::UnitsToMove)[:units], at: Time.now.utc)
+          nil
+        end
+      end
+
       put '/api/circuits/:id/overrides' do
         allow!(:edit_circuits)
         once(200, :table) do
@@ -103,6 +122,7 @@ module Server
         Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: id).eager(:sheet).first)
       end
 
+      def versions = Presenters::Circuits::Versions.call(version.sheet, Queries::UnitsOfSheet.new(version.sheet_id))
       def worked_out(&question) = json(Queries::Machines.within_budget(&question))
 
       # Whose whole circuit is asked about; nil where the id is that of a sheet.

@@ -19,7 +19,7 @@ class WriteRequests
   end
 
   # @return [Array<Write>]
-  def all = people + units + batteries + care + rounds + parts + jobs + circuits + rules
+  def all = people + units + batteries + care + rounds + parts + jobs + circuits + drafts + rules
 
   private
 
@@ -145,9 +145,23 @@ reading: kept.id),
     [write('post', '/api/circuits', { content: fitted.version.content, wires_csv: nil }),
      write('put', '/api/circuits/{id}/overrides', { lock_version: fitted.lock_version, overrides: { wire.uuid => { length_m: 2.5, colour: 'red' } } },
            id: fitted.id),
+     write('post', '/api/circuits/{id}/units', { units: [fitted.unit_id] }, id: fitted.version_id),
      write('post', '/api/units/{id}/circuits', { version_id: fitted.version_id }, id: fitted.unit_id),
      write('post', '/api/units/{id}/circuits/as-sisters', id: @unit.id),
      write('post', '/api/units/{id}/rulings', { id: uuid, conflict_key: 'x', choice: 'y', note: '' }, id: fitted.unit_id)]
+  end
+
+  def drafts
+    version = MODELS::SheetVersion.first
+    draft = MODELS::SheetDraft.begin({ id: uuid, version_id: version.id }, by: MODELS::Account.first)
+    row = draft.rows.first
+    [write('post', '/api/drafts', { id: uuid, version_id: version.id, key: nil, title: nil, system_volt: nil }),
+     write('put', '/api/drafts/{id}/rows', { rows: [{ item_uuid: row.item_uuid, kind: row.kind, row_version: 1, typed: row.typed.to_h }] },
+           id: draft.id),
+     write('put', '/api/drafts/{id}/head', { head_version: 1, title: 'Other' }, id: draft.id),
+     write('post', '/api/drafts/{id}/copies', { components: [row.item_uuid] }, id: draft.id),
+     write('post', '/api/drafts/{id}/publication', { onto: nil }, id: draft.id),
+     *%w[undo end].map { |act| write('post', "/api/drafts/{id}/#{act}", id: draft.id) }]
   end
 
   def rules

@@ -12,7 +12,13 @@ RSpec.describe 'Accessibility' do
   def circuit_paths
     id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
                                          sheet_id: Server::Models::Sheet.where(key: 'fuel_pump').select(:id)).get(:id)
-    ['pin=K11:86', 'wire=10', 'open=G8', 'ask=cause', 'ask=live', 'ask=conflicts'].map { |question| "/circuits/#{id}?#{question}" }
+    version = Server::Models::SheetVersion.newest_of('fuel_pump')
+    draft = Server::Models::SheetDraft.begin({ id: SecureRandom.uuid, version_id: version.id }, by: Server::Models::Account.first)
+    content = Wattomneum::Circuits::Notation::SheetWriter.write(draft.to_core.sheet)
+    Server::Models::SheetDrawing.order(content, Digest::SHA256.hexdigest(content))
+    draw_sheets
+    questions = ['pin=K11:86', 'wire=10', 'open=G8', 'ask=cause', 'ask=live', 'ask=conflicts', 'view=pins', 'view=wires', 'ask=versions&show=stands']
+    [*questions.map { |question| "/circuits/#{id}?#{question}" }, "/drafts/#{draft.id}"]
   end
 
   # Of a unit that has charging sessions, a drift, and of one that has traces.

@@ -18,6 +18,7 @@ const units = () => import('../features/units')
 const jobs = () => import('../features/jobs')
 const CircuitsPage = lazy(async () => ({ default: (await circuits()).CircuitsPage }))
 const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
+const EditorPage = lazy(async () => ({ default: (await import('../features/sheet-editor')).EditorPage }))
 const GroundsPage = lazy(async () => ({ default: (await import('../features/grounds')).GroundsPage }))
 const RoundPage = lazy(async () => ({ default: (await import('../features/rounds')).RoundPage }))
 const TracesPage = lazy(async () => ({ default: (await import('../features/traces')).TracesPage }))
@@ -115,6 +116,7 @@ function Pages() {
             <Route path="/batteries/:id" element={<BatteryPage />} />
             <Route path="/circuits" element={<CircuitsPage />} />
             <Route path="/circuits/:id" element={<SheetPage />} />
+            <Route path="/drafts/:id" element={<EditorPage />} />
             <Route path="/sums" element={<SumsPage />} />
             <Route path="/sums/:key" element={<SumsPage />} />
             <Route path="/house-rules" element={<HouseRulesPage />} />

@@ -5,6 +5,8 @@ import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { Sheet } from '../../shared/ui/Sheet'
 import { library, type CircuitClass, type SheetOfUnits } from '../../shared/api/circuits'
+import { drafts } from '../../shared/api/drafts'
+import { BeginDraft } from './BeginDraft'
 import { BringInSheet } from './BringInSheet'
 import { PageHead } from '../../shared/page/PageHead'
 import { Shown } from '../../shared/page/Shown'
@@ -68,6 +70,8 @@ export function CircuitsPage() {
   useTitle('Circuits')
   const may = useMay()('edit_circuits')
   const [bringing, setBringing] = useState(false)
+  const [beginning, setBeginning] = useState(false)
+  const { data: written } = useQuery(drafts())
   return (
     <Shown asked={asked} what="the circuits">
       {(data) => {
@@ -78,16 +82,45 @@ export function CircuitsPage() {
               words="Any pin, any key state: what should be there and where it comes from. Type a pin or a wire in the box above."
             >
               {may && (
-                <Button
-                  look="main"
-                  onClick={() => {
-                    setBringing(true)
-                  }}
-                >
-                  Bring in a sheet
-                </Button>
+                <div className="flex flex-wrap gap-3">
+                  <Button
+                    look="main"
+                    onClick={() => {
+                      setBeginning(true)
+                    }}
+                  >
+                    Write a sheet
+                  </Button>
+                  <Button
+                    onClick={() => {
+                      setBringing(true)
+                    }}
+                  >
+                    Bring in a sheet
+                  </Button>
+                </div>
               )}
             </PageHead>
+            {written && written.drafts.length > 0 && (
+              <section aria-labelledby="drafts" className="pb-6">
+                <h2 id="drafts" className="rule-below pb-1 text-lead">
+                  Being written
+                </h2>
+                <ul>
+                  {written.drafts.map((one) => (
+                    <li key={one.id} className="rule-below">
+                      <Link to={`/drafts/${one.id}`} className="flex min-h-12 items-center gap-2 dense:min-h-9">
+                        {one.title}
+                        <span className="text-quiet">
+                          {one.n !== null && `from version ${one.n}, `}
+                          {one.person}, {one.begun_at.slice(0, 10)}
+                        </span>
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
             <div className="gap-x-12 desk:columns-2">
               {data.classes.map((one) => (
                 <OfClass key={one.id ?? 'none'} one={one} />
@@ -104,6 +137,15 @@ export function CircuitsPage() {
                 {may && <p className="pt-2 text-quiet">A unit’s own sheet of work fits one to it, under Circuits.</p>}
               </section>
             </div>
+            <Sheet
+              title="A new sheet"
+              open={beginning}
+              onClose={() => {
+                setBeginning(false)
+              }}
+            >
+              <BeginDraft copyOf={null} />
+            </Sheet>
             <Sheet
               title="Bring in a sheet"
               open={bringing}

@@ -13,6 +13,7 @@ import { PartPanel } from './PartPanel'
 import { PinPanel } from './PinPanel'
 import { ReadSheet } from './ReadSheet'
 import { readAs, useSheetPlace, type Place } from './useSheetPlace'
+import { VersionsPanel } from './VersionsPanel'
 import { WirePanel } from './WirePanel'
 import { Working } from './Working'
 import { Shown } from '../../shared/page/Shown'
@@ -58,6 +59,7 @@ function Questions({ sheet, place, go }: { sheet: SheetTable; place: Place; go: 
       {ask('cause', 'Dead and working')}
       {ask('live', 'What stays live')}
       {sheet.unit && ask('conflicts', 'Conflicts')}
+      {sheet.joined.length === 0 && ask('versions', 'Versions')}
     </div>
   )
 }
@@ -100,6 +102,7 @@ function Answer({
   if (place.wire) return <WirePanel {...links} number={place.wire} onOpen={onOpen} />
   if (place.open) return <OpeningPanel sheet={sheet} item={place.open} />
   if (place.ask === 'cause') return <CausePanel sheet={sheet} onOpen={onOpen} />
+  if (place.ask === 'versions' && sheet.joined.length === 0) return <VersionsPanel sheet={sheet} />
   if (place.ask === 'conflicts' && sheet.unit) return <Conflicts unitId={sheet.unit.id} />
   return (
     <div className="flex flex-col gap-3">

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { client, reply } from './http'
 import type { components } from './schema'
 
@@ -17,4 +17,13 @@ export const drawing = (id: string) =>
     queryKey: ['circuits', 'drawing', id],
     queryFn: () => reply(client.GET('/api/circuits/{id}/drawing', { params: { path: { id } } })),
     refetchInterval: ({ state }) => (state.data && 'before' in state.data ? PROGRESS_MILLISECONDS : false),
+  })
+
+/** What of a draft is sound already; the last drawing stays while the next one is made. */
+export const draftDrawing = (id: string) =>
+  queryOptions({
+    queryKey: ['drafts', 'drawing', id],
+    queryFn: () => reply(client.GET('/api/drafts/{id}/drawing', { params: { path: { id } } })),
+    refetchInterval: ({ state }) => (state.data && 'before' in state.data ? PROGRESS_MILLISECONDS : false),
+    placeholderData: keepPreviousData,
   })

@@ -2,6 +2,8 @@ import type { QueryClient } from '@tanstack/react-query'
 
 /** Which answers a write makes old, by its address: the one table of it. First match holds. */
 const TOUCHED: readonly [RegExp, readonly string[]][] = [
+  [/^\/api\/drafts\/[^/]+\/publication/, ['drafts', 'circuits', 'units']],
+  [/^\/api\/drafts/, ['drafts']],
   [/^\/api\/units\/[^/]+\/(circuits|rulings)|^\/api\/circuits/, ['circuits', 'units', 'jobs']],
   [/^\/api\/(mornings|yards\/[^/]+\/night|units\/[^/]+\/(plan|parked))/, ['tonight']],
   [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'batteries', 'today', 'tonight']],

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'yaml'
+
+module Wattomneum
+  module Circuits
+    module Drafting
+      # A sheet as far as it is written: its head and its rows, read as a whole; every objection at the row that it is about; and, while there are
+      # any, the sheet that is left without the rows they are about.
+      class Draft
+        # uuid; kind: component or wire; typed: Hash by column
+        Row = Struct.new(:uuid, :kind, :typed, keyword_init: true)
+        # uuid: of the row, nil for the head; message, way_out
+        Objection = Struct.new(:uuid, :message, :way_out, keyword_init: true)
+        HEAD = %w[sheet title system_volt reference note states zones places loops links].freeze
+        # What of the head is written as one text.
+        MORE = %w[states zones places loops links].freeze
+        LISTS = { 'component' => 'components', 'wire' => 'wires' }.freeze
+        private_constant :LISTS
+
+        # @param head [Hash{String => Object}] HEAD as a sheet has them
+        # @param rows [Array<Row>] in their order
+        def initialize(head, rows)
+          @head = head.slice(*HEAD).compact
+          @rows = rows
+        end
+
+        # @param sheet [Sheet]
+        # @return [Draft] that says the same
+        def self.of(sheet)
+          written = Notation::LocatedYaml.new(Notation::SheetWriter.write(sheet)).content
+          parts = sheet.parts.map { |part| Row.new(uuid: part.uuid, kind: 'component', typed: TypedRow.of_part(part)) }
+          wires = sheet.wires.map { |wire| Row.new(uuid: wire.uuid, kind: 'wire', typed: TypedRow.of_wire(wire)) }
+          new(written, parts + wires)
+        end
+
+        attr_reader :head, :rows
+
+        # @return [Sheet, nil] nil while anything is wrong with it
+        def sheet = objections.empty? ? read(@rows).first : nil
+
+        # @return [Array<Objection>]
+        def objections = @objections ||= (unreadable + read(@rows).last).uniq
+
+        # @return [String] MORE as one types it, YAML
+        def more
+          kept = @head.slice(*MORE).reject { |_, value| value.nil? || value.empty? }
+          kept.empty? ? '' : YAML.dump(kept, line_width: -1).delete_prefix("---\n")
+        end
+
+        # @param text [String]
+        # @return [Array(Hash, Array<String>)] MORE as read, and what can not be
+        def self.read_more(text)
+          read = Notation::LocatedYaml.new(text)
+          return [{}, read.problems.map(&:to_s)] if read.problems.any?
+
+          content = read.content || {}
+          return [{}, ["write #{MORE.join(', ')} by their names"]] unless content.is_a?(Hash) && (content.keys - MORE).empty?
+
+          [content, []]
+        end
+
+        # What of it can be drawn and worked out already: without what is objected to, and without what only leads there.
+        #
+        # @return [Sheet, nil] nil where the head itself can not be read
+        def sound_part
+          left = @rows
+          left.size.succ.times do
+            sheet, problems = read(left)
+            return sheet if sheet
+
+            bad = problems.filter_map(&:uuid)
+            return if bad.empty?
+
+            left = left.reject { |row| bad.include?(row.uuid) }
+          end
+          nil
+        end
+
+        private
+
+        def fields = @fields ||= @rows.to_h { |row| [row.uuid, TypedRow.fields(row.kind, row.typed, row.uuid)] }
+
+        def unreadable
+          @rows.filter_map do |row|
+            problem = fields.fetch(row.uuid).last
+            Objection.new(uuid: row.uuid, message: problem, way_out: 'Write them as "rating_ampere: 15, note: behind the panel"') if problem
+          end
+        end
+
+        # One row a line, so that every objection finds its row again.
+        def read(rows)
+          lines = @head.map { |name, value| "#{name}: #{JSON.generate(value)}" }
+          at = {}
+          LISTS.each do |kind, list|
+            mine = rows.select { |row| row.kind == kind }
+            lines << (mine.empty? ? "#{list}: []" : "#{list}:")
+            mine.each { |row| at[(lines << "  - #{JSON.generate(fields.fetch(row.uuid).first)}").size] = row.uuid }
+          end
+          result = Notation::SheetReader.read(lines.join("\n"))
+          [result.sheet, result.problems.map { |problem| Objection.new(uuid: at[problem.line], message: problem.message, way_out: problem.way_out) }]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+RSpec.describe Wattomneum::Circuits::Drafting::Draft do
+  def write(sheet) = YAML.safe_load(Wattomneum::Circuits::Notation::SheetWriter.write(sheet))
+  def fetch(key) = Wattomneum::Circuits::Library.fetch(key)
+  Wattomneum::Circuits::Library.keys.each do |key| # rubocop:disable Style/HashEachMethods -- no hash
+    it "says the same as the sheet it was begun from, of #{key}" do
+      draft = described_class.of(fetch(key))
+      expect(draft.objections).to be_empty
+      expect(write(draft.sheet)).to eq(write(fetch(key)))
+      expect(DraftFixtures::DRAFTING::Difference.between(fetch(key), draft.sheet)).to be_empty
+    end
+  end
+
+  it 'reads what is typed: sizes in mm2 or AWG, commas for points, facts in one column' do
+    sheet = typed.sheet
+    expect(sheet.wires.map(&:size)).to eq(['2.5 mm2', '14 AWG', '2.5 mm2'])
+    expect([sheet.wire('1').length_m, sheet.part('F1').fields['rating_ampere'], sheet.part('H1').uuid]).to eq([1.2, 10, uuid(3)])
+  end
+
+  it 'has every objection at its row, and the sheet that is left without what is wrong' do
+    draft = typed(fuse: row('component', uuid(2), id: 'F1', kind: 'fuse', facts: 'rating_ampere: many'),
+                  three: row('wire', uuid(6), number: '3', from: 'H1:9', to: 'BAT:-', size: 'thick'))
+    said = draft.objections.group_by(&:uuid).transform_values { |some| some.map(&:message) }
+    expect(said.keys).to contain_exactly(uuid(2), uuid(6))
+    expect(said[uuid(2)]).to match([/rating_ampere is a number, got "many"/])
+    expect(said[uuid(6)]).to include(/goes to H1:9, which load H1 has not/, /mm2 of wire 3 is a number, got "thick"/)
+    left = draft.sound_part
+    expect([draft.sheet, left.parts.map(&:id), left.wires.map(&:number)]).to eq([nil, %w[BAT H1], []])
+  end
+
+  it 'keeps facts that can not be read, and says so at their row' do
+    draft = typed(lamp: row('component', uuid(3), id: 'H1', kind: 'load', facts: 'watt: [21'))
+    expect(draft.objections.map { |one| [one.uuid, one.message] }).to include([uuid(3), include('the facts can not be read')])
+    expect(draft.rows[2].typed['facts']).to eq('watt: [21')
+  end
+
+  it 'says of a head that can not be read that it can not, at no row' do
+    draft = described_class.new({ 'sheet' => 'Not a key', 'title' => 'x', 'system_volt' => 13 }, typed.rows)
+    expect(draft.objections.map(&:uuid).uniq).to eq([nil])
+    expect(draft.sound_part).to be_nil
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Server
+  module Routes
+    # Sheets while they are written: begun, typed row by row, undone, published as a version or dropped.
+    class Drafts < Base
+      MOST_LISTED = 100
+      private_constant :MOST_LISTED
+
+      get '/api/drafts' do
+        allow!(:read)
+        drafts = Models::SheetDraft.unended.eager(:person, :base_version).order(Sequel.desc(:begun_at)).limit(MOST_LISTED).all
+        json(drafts: drafts.map { |one| Presenters::Circuits::Draft.line(one) })
+      end
+
+      post '/api/drafts' do
+        allow!(:edit_circuits)
+        once(201, :shown) { Models::SheetDraft.begin(contract!(Contracts::NewDraft), by: person) }
+      end
+
+      get '/api/drafts/:id' do
+        allow!(:read)
+        json(shown(id_param))
+      end
+
+      put '/api/drafts/:id/rows' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap { |draft| draft.write(contract!(Contracts::DraftRows)[:rows], by: person) } }
+      end
+
+      put '/api/drafts/:id/head' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap { |draft| draft.write_head(contract!(Contracts::DraftHead)) } }
+      end
+
+      post '/api/drafts/:id/copies' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap { |draft| draft.copy_block(contract!(Contracts::BlockToCopy)[:components], by: person) } }
+      end
+
+      post '/api/drafts/:id/undo' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap { |draft| draft.undo(by: person) } }
+      end
+
+      post '/api/drafts/:id/publication' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap { |draft| draft.publish(by: person, onto: contract!(Contracts::Publication)[:onto]) } }
+      end
+
+      post '/api/drafts/:id/end' do
+        allow!(:edit_circuits)
+        once(200, :shown) { held.tap(&:drop) }
+      end
+
+      # What of it is sound already, drawn.
+      get '/api/drafts/:id/drawing' do
+        allow!(:read)
+        sheet = Queries::Machines.within_budget { draft(id_param).to_core.sound_part }
+        next json(pictures: [], problem: 'its head can not be read yet', colours: {}) if sheet.nil?
+
+        content = Wattomneum::Circuits::Notation::SheetWriter.write(sheet)
+        order = Models::SheetDrawing.order(content, Digest::SHA256.hexdigest(content))
+        unless order.done?
+          status 202
+          next json(before: order.before)
+        end
+        json(Presenters::Circuits::SheetDrawing.call(order, sheet))
+      end
+
+      private
+
+      def draft(id)
+        Models::SheetDraft.where(id: id).eager(:base_version,
+                                               rows: :person).first || raise(Refusals::NotFound, 'No such draft: it may have been dropped')
+      end
+
+      def held
+        hold!(Models::SheetDraft.dataset, id_param, 'draft')
+        draft(id_param)
+      end
+
+      def shown(about)
+        Queries::Machines.within_budget { Presenters::Circuits::Draft.call(draft(about.is_a?(String) ? about : about.id), person) }
+      end
+    end
+  end
+end

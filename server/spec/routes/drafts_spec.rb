@@ -1,0 +1,175 @@
+# frozen_string_literal: true
+
+RSpec.describe Server::Routes::Drafts do
+  include Drawn
+
+  before do
+    Server::Models::Sheet.bring_in_shipped
+    sign_in_as('electrician')
+  end
+
+  def newest(key) = Server::Models::SheetVersion.newest_of(key)
+  def begin_from(key, **rest) = write(:post, '/api/drafts', { id: SecureRandom.uuid, version_id: newest(key).id, **rest })
+  def row(draft, name) = draft['rows'].find { |one| one['typed'].values_at('id', 'number').include?(name) }
+
+  def type(draft, *rows)
+    write(:put, "/api/drafts/#{draft['id']}/rows", { rows: rows.map do |one, typed|
+      { **one.slice('item_uuid', 'kind', 'row_version'), typed: typed }
+    end })
+  end
+
+  def new_row(kind) = { 'item_uuid' => SecureRandom.uuid, 'kind' => kind, 'row_version' => 0 }
+
+  it 'is begun from a version, says what it changes while it is typed, and is published as the next one: what is in use stays' do
+    unit = a_unit(system_volt: 24, arrangement: 'series')
+    fitted = Server::Models::UnitSheet.fit(unit, newest('fuel_pump'), at: Time.now.utc - 60)
+    before = newest('fuel_pump')
+    draft = begin_from('fuel_pump')
+    expect([draft['changes'], draft['wrong'], draft['base']['n']]).to eq([[], [], before.n])
+    wire = row(draft, '7')
+    draft = type(draft, [wire, wire['typed'].merge('size' => '4')])
+    expect(draft['changes'].map { |one| [one['item'], one['what'], one['words'].first] }).to match([['wire 7', 'changed', /\Asize 4 mm2, was/]])
+    draft = write(:post, "/api/drafts/#{draft['id']}/publication", {})
+    expect([draft['ended'], newest('fuel_pump').n, draft['version_id']]).to eq([true, before.n + 1, newest('fuel_pump').id])
+    expect(fitted.refresh.version_id).to eq(before.id)
+    expect(read("/api/circuits/#{before.id}/difference?to=#{newest('fuel_pump').id}")['changes'].map { |one| one['item'] }).to eq(['wire 7'])
+    type(draft, [row(draft, '7'), wire['typed']])
+    expect(error['message']).to include('was published')
+  end
+
+  it 'moves units to a version, all of them or none, with what they have otherwise' do
+    units = Array.new(2) { a_unit(system_volt: 24, arrangement: 'series') }
+    fitted = units.map { |unit| Server::Models::UnitSheet.fit(unit, newest('fuel_pump'), at: Time.now.utc - 60) }
+    before = newest('fuel_pump')
+    wire = before.to_core.wire('7')
+    write(:put, "/api/circuits/#{fitted.first.id}/overrides", { lock_version: 0, overrides: { wire.uuid => { colour: 'pink' } } })
+    draft = begin_from('fuel_pump')
+    type(draft, [row(draft, '7'), row(draft, '7')['typed'].merge('length_m' => '9')])
+    version = write(:post, "/api/drafts/#{draft['id']}/publication", {})['version_id']
+    other = a_unit(system_volt: 24, arrangement: 'series')
+    write(:post, "/api/circuits/#{version}/units", { units: [units.first.id, other.id] })
+    expect([status, error['message']]).to match([404, /has not got this sheet/])
+    moved = write(:post, "/api/circuits/#{version}/units", { units: units.map(&:id) })
+    expect(moved['units'].select { |one| units.map(&:number).include?(one['number']) }.map { |one| one['version_id'] }.uniq).to eq([version])
+    expect(moved['versions'].first.values_at('version_id', 'units')).to eq([version, moved['units'].count { |one| one['version_id'] == version }])
+    now = Server::Models::UnitSheet.current.first(unit_id: units.first.id)
+    expect([now.version_id, now.overrides.to_h.dig(wire.uuid, 'colour')]).to eq([version, 'pink'])
+    expect(read("/api/circuits/#{before.id}/versions")['key']).to eq('fuel_pump')
+  end
+
+  it 'keeps a bad row as it was typed, says what is wrong at it, draws what is sound, and is not published' do
+    Server::Models::SheetDrawing.dataset.delete
+    draft = begin_from('fuel_pump')
+    relay = row(draft, 'K11')
+    draft = type(draft, [relay, relay['typed'].merge('facts' => 'coil_ohm: many')],
+                 [new_row('wire'), { 'number' => 'X', 'from' => 'K11:99', 'to' => 'nowhere' }])
+    expect(row(draft, 'K11')['wrong'].map { |one| one['message'] }).to include('relay K11 coil_ohm is a number, got "many"')
+    expect([row(draft, 'X')['wrong'].size, row(draft, 'X')['typed']['to']]).to eq([1, 'nowhere'])
+    expect([read("/api/drafts/#{draft['id']}/drawing").keys, status]).to eq([['before'], 202])
+    Server::Workers::DrawSheets.all(Drawn::LAYOUTER)
+    parts = read("/api/drafts/#{draft['id']}/drawing")['pictures'].first['parts'].filter_map { |part| part['part'] }
+    expect(parts).to include('M2').and(not_include('K11'))
+    write(:post, "/api/drafts/#{draft['id']}/publication", {})
+    expect([status, error['message']]).to match([422, /Something is wrong in this sheet yet/])
+  end
+
+  it 'shows both where two people changed one row, lets them write in different ones, and undoes only what is one\'s own' do
+    draft = begin_from('fuel_pump')
+    wires = %w[7 8].map { |number| row(draft, number) }
+    type(draft, [wires.first, wires.first['typed'].merge('colour' => 'pink')])
+    sign_in_as('lead')
+    type(draft, [wires.last, wires.last['typed'].merge('colour' => 'grey')])
+    expect(status).to eq(200)
+    type(draft, [wires.first, wires.first['typed'].merge('colour' => 'blue')])
+    theirs = error['theirs']['rows'].first
+    expect([status, error['code'], theirs['typed']['colour'], theirs['row_version']]).to eq([409, 'edit_conflict', 'pink', 2])
+    draft = write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect([row(draft, '8')['typed']['colour'], row(draft, '7')['typed']['colour']]).to eq([wires.last['typed']['colour'], 'pink'])
+    write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect([status, error['message']]).to match([422, /nothing of yours left/])
+    type(draft, [row(draft, '8'), row(draft, '8')['typed'].merge('colour' => 'tan')])
+    Server::Models::SheetDraftRow.where(draft_id: draft['id'], item_uuid: wires.last['item_uuid']).update(row_version: 9)
+    write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect([status, error['message']]).to match([409, /changed the same row since/])
+  end
+
+  it 'undoes step by step what was typed, taken out and added' do
+    draft = begin_from('fuel_pump')
+    added = new_row('component')
+    type(draft, [row(draft, '7'), nil])
+    draft = type(draft, [added, { 'id' => 'H9', 'kind' => 'load', 'facts' => 'watt: 5' }])
+    expect([row(draft, '7'), row(draft, 'H9')['row_version'], draft['undoable']]).to eq([nil, 1, true])
+    draft = write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect(row(draft, 'H9')).to be_nil
+    draft = write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect([row(draft, '7').nil?, draft['undoable'], draft['changes']]).to eq([false, false, []])
+  end
+
+  it 'copies a block, and copies a whole sheet for another make under another key' do
+    draft = begin_from('fuel_pump')
+    block = %w[F15 K11].filter_map { |id| row(draft, id) }
+    draft = write(:post, "/api/drafts/#{draft['id']}/copies", { components: block.map { |one| one['item_uuid'] } })
+    expect(draft['rows'].filter_map { |one| one['typed']['id'] }).to include(*block.map do |one|
+      one['typed']['id'].sub(/\d+/) do |figure|
+        (figure.to_i + 1).to_s
+      end
+    end)
+    other = begin_from('fuel_pump', key: 'fuel_pump_harrow', title: 'Fuel pump of the Harrow')
+    expect([other['base'], other['head'].values_at('sheet', 'title')]).to eq([nil, ['fuel_pump_harrow', 'Fuel pump of the Harrow']])
+    expect(other['rows'].map { |one| one['item_uuid'] } & draft['rows'].map { |one| one['item_uuid'] }).to be_empty
+    write(:post, "/api/drafts/#{other['id']}/publication", {})
+    expect(newest('fuel_pump_harrow').n).to eq(1)
+    again = begin_from('fuel_pump', key: 'fuel_pump_harrow', title: 'Once more')
+    write(:post, "/api/drafts/#{again['id']}/publication", {})
+    expect([status, error['fields'].keys]).to eq([422, ['key']])
+  end
+
+  it 'is written from nothing, row by row' do
+    draft = write(:post, '/api/drafts', { id: SecureRandom.uuid, key: 'work_lamp', title: 'Work lamp', system_volt: 24 })
+    parts = [['BAT', 'battery', 'volt: 25'], ['F1', 'fuse', 'rating_ampere: 10'], ['H1', 'load', 'watt: 55']]
+    wires = [%w[1 BAT:+ F1:1], %w[2 F1:2 H1:1], %w[3 H1:2 BAT:-]]
+    rows = parts.map { |texts| ['component', %w[id kind facts].zip(texts).to_h] } + wires.map { |texts| ['wire', %w[number from to].zip(texts).to_h] }
+    draft = type(draft, *rows.map { |kind, typed| [new_row(kind), typed] })
+    expect([draft['wrong'], draft['rows'].flat_map { |one| one['wrong'] }, draft['changes']]).to eq([[], [], nil])
+    draft = write(:put, "/api/drafts/#{draft['id']}/head",
+                  { head_version: 1, note: 'Switched at the lamp', more: 'zones: { roof: { label: Roof, exposure: [wet] } }' })
+    expect([draft['head']['note'],
+            YAML.safe_load(draft['more'])]).to eq(['Switched at the lamp', { 'zones' => { 'roof' => { 'label' => 'Roof', 'exposure' => ['wet'] } } }])
+    write(:put, "/api/drafts/#{draft['id']}/head", { head_version: 2, more: "zones: [\nplants: 3" })
+    expect([status, error['fields'].keys]).to eq([422, ['more']])
+    write(:put, "/api/drafts/#{draft['id']}/head", { head_version: 1, title: 'Late' })
+    expect([status, error['theirs']['head_version']]).to eq([409, 2])
+    version = write(:post, "/api/drafts/#{draft['id']}/publication", {})['version_id']
+    expect(read("/api/circuits/#{version}")['title']).to eq('Work lamp')
+  end
+
+  it 'is not published over a version that came in between before that was looked at, nor where it changes nothing' do
+    first, second = Array.new(2) { begin_from('fuel_pump') }
+    write(:post, "/api/drafts/#{first['id']}/publication", {})
+    expect([status, error['message']]).to eq([422, 'This draft says what its version says already'])
+    [first, second].each_with_index { |draft, index| type(draft, [row(draft, '7'), row(draft, '7')['typed'].merge('length_m' => (3 + index).to_s)]) }
+    newer = write(:post, "/api/drafts/#{first['id']}/publication", {})['version_id']
+    write(:post, "/api/drafts/#{second['id']}/publication", {})
+    expect([status, error['theirs']['version_id']]).to eq([409, newer])
+    write(:post, "/api/drafts/#{second['id']}/publication", { onto: newer })
+    expect([status, newest('fuel_pump').to_core.wire('7').length_m]).to eq([200, 4.0])
+  end
+
+  it 'lists what is being written, drops it, and refuses columns, kinds and drafts that there are not, and a reader' do
+    draft = begin_from('fuel_pump')
+    expect(read('/api/drafts')['drafts'].find { |one| one['id'] == draft['id'] }).to include('key' => 'fuel_pump', 'n' => newest('fuel_pump').n)
+    type(draft, [row(draft, '7'), { 'number' => '7', 'weight' => '3' }])
+    expect(error['fields'].keys).to eq(['rows'])
+    write(:post, "/api/drafts/#{draft['id']}/end", {})
+    expect(read('/api/drafts')['drafts'].map { |one| one['id'] }).not_to include(draft['id'])
+    write(:post, "/api/drafts/#{draft['id']}/undo", {})
+    expect(error['message']).to eq('This draft was dropped')
+    write(:post, '/api/drafts', { id: SecureRandom.uuid })
+    expect(error['fields'].keys).to contain_exactly('key', 'title', 'system_volt')
+    read("/api/drafts/#{SecureRandom.uuid}")
+    expect(status).to eq(404)
+    sign_in_as('reader')
+    begin_from('fuel_pump')
+    expect(status).to eq(403)
+  end
+end

@@ -1,0 +1,141 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { useMay } from '../../shared/session/session'
+import { Button } from '../../shared/ui/Button'
+import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { Sheet } from '../../shared/ui/Sheet'
+import { useWrite } from '../../shared/writes/useWrite'
+import { beginDraft, moveUnits, versions, type Draft, type SheetVersions } from '../../shared/api/drafts'
+import type { SheetTable } from '../../shared/api/circuits'
+import { Shown } from '../../shared/page/Shown'
+import { BeginDraft } from './BeginDraft'
+
+const count = (many: number, word: string) => `${many} ${word}${many === 1 ? '' : 's'}`
+
+function Change({ sheet }: { sheet: SheetTable }) {
+  const navigate = useNavigate()
+  const [copying, setCopying] = useState(false)
+  const changing = useWrite<object, Draft>({
+    name: `change-sheet:${sheet.version_id}`,
+    empty: {},
+    onSaved: (reply) => void navigate(`/drafts/${reply.id}`),
+  })
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap gap-3">
+        <Button
+          look="main"
+          disabled={changing.isPending}
+          onClick={() => {
+            void changing.write((id) =>
+              beginDraft({ id, version_id: sheet.version_id, key: null, title: null, system_volt: null }, sheet.title),
+            )
+          }}
+        >
+          Change this sheet
+        </Button>
+        <Button
+          onClick={() => {
+            setCopying(true)
+          }}
+        >
+          Copy it for another make
+        </Button>
+      </div>
+      <ErrorNote error={changing.error} />
+      <Sheet
+        title="A copy for another make"
+        open={copying}
+        onClose={() => {
+          setCopying(false)
+        }}
+      >
+        <BeginDraft copyOf={{ version_id: sheet.version_id, title: sheet.title }} />
+      </Sheet>
+    </div>
+  )
+}
+
+function Move({ data, may }: { data: SheetVersions; may: boolean }) {
+  const [newest] = data.versions
+  const older = data.units.filter((unit) => unit.version_id !== newest?.version_id)
+  const [chosen, setChosen] = useState<string[]>([])
+  const moving = useWrite<object, SheetVersions>({
+    name: `move-units:${newest?.version_id ?? ''}`,
+    empty: {},
+    onSaved: () => {
+      setChosen([])
+    },
+  })
+  if (!newest || older.length === 0) return <p className="text-quiet">Every unit that has it has the newest version.</p>
+  const nOf = (id: string) => data.versions.find((one) => one.version_id === id)?.n
+  return (
+    <section aria-label="Units with an older version" className="flex flex-col gap-2">
+      <h3 className="text-lead">Units with an older version</h3>
+      <ul>
+        {older.map((unit) => (
+          <li key={unit.id} className="rule-below">
+            <label className="flex min-h-12 items-center gap-3 dense:min-h-9">
+              {may && (
+                <input
+                  type="checkbox"
+                  checked={chosen.includes(unit.id)}
+                  onChange={(event) => {
+                    setChosen(event.target.checked ? [...chosen, unit.id] : chosen.filter((one) => one !== unit.id))
+                  }}
+                />
+              )}
+              <span>
+                <strong className="font-semibold">{unit.number}</strong> {unit.name}, {unit.yard}
+                <span className="text-quiet">, version {nOf(unit.version_id)}</span>
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {may && (
+        <Button
+          disabled={chosen.length === 0 || moving.isPending}
+          onClick={() => {
+            void moving.write(() => moveUnits(newest.version_id, chosen))
+          }}
+        >
+          Move {count(chosen.length, 'unit')} to version {newest.n}
+        </Button>
+      )}
+      <p className="text-quiet">
+        What a unit has of its own goes with it. Jobs that are open go on with what they hold.
+      </p>
+      <ErrorNote error={moving.error} />
+    </section>
+  )
+}
+
+/** What there is of a sheet, who has which version, and the ways to a new one. */
+export function VersionsPanel({ sheet }: { sheet: SheetTable }) {
+  const asked = useQuery(versions(sheet.id))
+  const may = useMay()('edit_circuits')
+  return (
+    <Shown asked={asked} what="its versions">
+      {(data) => (
+        <div className="flex flex-col gap-5">
+          <h2 className="text-reading leading-tight">Versions</h2>
+          <ul>
+            {data.versions.map((one) => (
+              <li key={one.version_id} className="rule-below py-1">
+                <Link to={`/circuits/${one.version_id}?ask=versions`}>Version {one.n}</Link>
+                <span className="text-quiet">
+                  , {one.person ?? 'shipped'}, {one.published_at.slice(0, 10)}, {count(one.units, 'unit')}
+                  {one.jobs > 0 && `, ${count(one.jobs, 'open job')} on it`}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {may && <Change sheet={sheet} />}
+          <Move data={data} may={may} />
+        </div>
+      )}
+    </Shown>
+  )
+}

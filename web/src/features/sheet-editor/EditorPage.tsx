@@ -1,0 +1,65 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link, useParams } from 'react-router'
+import { draft as draftQuery, type Draft } from '../../shared/api/drafts'
+import { PageHead } from '../../shared/page/PageHead'
+import { Shown } from '../../shared/page/Shown'
+import { useTitle } from '../../shared/page/useTitle'
+import { useWide } from '../../shared/ui/useWide'
+import { DraftDrawing } from './DraftDrawing'
+import { Head } from './Head'
+import { Publish } from './Publish'
+import { Rows } from './Rows'
+
+/** A sheet while it is written: the table first, what is wrong in its place, the drawing beside it. */
+export function EditorPage() {
+  const { id = '' } = useParams()
+  const asked = useQuery(draftQuery(id))
+  const queries = useQueryClient()
+  const wide = useWide()
+  useTitle(asked.data ? `${asked.data.head.title}, draft` : '')
+  const onSaved = (reply: Draft) => {
+    queries.setQueryData(draftQuery(id).queryKey, reply)
+  }
+  return (
+    <Shown asked={asked} what="the draft">
+      {(draft) => (
+        <div className="flex flex-col gap-4">
+          <PageHead
+            title={`${draft.head.title}, draft`}
+            words={`${draft.head.sheet}, ${draft.head.system_volt} V${draft.base ? `, from version ${draft.base.n}` : ''}`}
+          />
+          {draft.ended && (
+            <p role="status" className="border-l-4 border-watch pl-4">
+              {draft.version_id ? (
+                <>
+                  Published: <Link to={`/circuits/${draft.version_id}`}>look at the version</Link>. Begin another draft
+                  from there.
+                </>
+              ) : (
+                'This draft was dropped.'
+              )}
+            </p>
+          )}
+          <datalist id="kinds">
+            {draft.kinds.map((one) => (
+              <option key={one.kind} value={one.kind}>
+                {one.facts.join(', ')}
+              </option>
+            ))}
+          </datalist>
+          <div className="grid gap-8 desk:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+            <div className="flex min-w-0 flex-col gap-5">
+              <Head key={draft.head_version} {...{ draft, onSaved }} />
+              <Rows kind="component" {...{ draft, onSaved }} />
+              <Rows kind="wire" {...{ draft, onSaved }} />
+            </div>
+            <div className="flex min-w-0 flex-col gap-5 desk:sticky desk:top-4 desk:self-start">
+              {!draft.ended && <Publish {...{ draft, onSaved }} />}
+              {(wide || draft.rows.length > 0) && <DraftDrawing draft={draft} />}
+            </div>
+          </div>
+        </div>
+      )}
+    </Shown>
+  )
+}

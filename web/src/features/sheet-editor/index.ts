@@ -1,0 +1,1 @@
+export { EditorPage } from './EditorPage'

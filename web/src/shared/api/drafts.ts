@@ -1,0 +1,47 @@
+import { queryOptions } from '@tanstack/react-query'
+import { client, reply } from './http'
+import type { components } from './schema'
+import { wish } from './wish'
+
+type Schemas = components['schemas']
+export type Draft = Schemas['Draft']
+export type DraftRow = Schemas['DraftRow']
+export type SheetChange = Schemas['SheetChange']
+export type SheetVersions = Schemas['SheetVersions']
+
+export const drafts = () =>
+  queryOptions({ queryKey: ['drafts', 'list'], queryFn: () => reply(client.GET('/api/drafts')) })
+
+export const draft = (id: string) =>
+  queryOptions({
+    queryKey: ['drafts', 'draft', id],
+    queryFn: () => reply(client.GET('/api/drafts/{id}', { params: { path: { id } } })),
+  })
+
+export const versions = (id: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'versions', id],
+    queryFn: () => reply(client.GET('/api/circuits/{id}/versions', { params: { path: { id } } })),
+  })
+
+export const beginDraft = (body: Schemas['NewDraft'], words: string) => wish('post', '/api/drafts', {}, body, words)
+
+export const typeRow = (draftId: string, row: Schemas['DraftRows']['rows'][number]) =>
+  wish('put', '/api/drafts/{id}/rows', { id: draftId }, { rows: [row] }, 'Row of a sheet')
+
+export const typeHead = (draftId: string, body: Schemas['DraftHead']) =>
+  wish('put', '/api/drafts/{id}/head', { id: draftId }, body, 'Head of a sheet')
+
+export const copyBlock = (draftId: string, components: string[]) =>
+  wish('post', '/api/drafts/{id}/copies', { id: draftId }, { components }, 'Components copied')
+
+export const undoStep = (draftId: string) =>
+  wish('post', '/api/drafts/{id}/undo', { id: draftId }, {}, 'Undone on a sheet')
+
+export const publish = (draftId: string, onto: string | null) =>
+  wish('post', '/api/drafts/{id}/publication', { id: draftId }, { onto }, 'Sheet published')
+
+export const dropDraft = (draftId: string) => wish('post', '/api/drafts/{id}/end', { id: draftId }, {}, 'Draft dropped')
+
+export const moveUnits = (versionId: string, units: string[]) =>
+  wish('post', '/api/circuits/{id}/units', { id: versionId }, { units }, 'Units moved to a version')

@@ -9,15 +9,26 @@ module Server
       LEFT_ALONE_S = 3 * Bounds[:layout_seconds]
       # An order that nobody began on in this time is ordered once more.
       FORGOTTEN_S = 10
-      private_constant :LEFT_ALONE_S, :FORGOTTEN_S
+      # What stands in no version is a draft that was typed on: nobody who looks at it asks no more for so long.
+      NOBODY_WAITS_S = 60
+      private_constant :LEFT_ALONE_S, :FORGOTTEN_S, :NOBODY_WAITS_S
 
       dataset_module do
         # The last one asked for comes first: somebody is looking at it.
         #
-        # SQL: select * from sheet_drawing where picture is null and problem is null and (begun_at is null or begun_at < ?) order by asked_at desc
+        # SQL: select * from sheet_drawing where picture is null and problem is null and (begun_at is null or begun_at < ?)
+        #      and (asked_at > ? or digest in (select digest from sheet_version)) order by asked_at desc
         def to_draw
-          where(picture: nil, problem: nil).where { (begun_at =~ nil) | (begun_at < Time.now.utc - LEFT_ALONE_S) }.order(Sequel.desc(:asked_at))
+          now = Time.now.utc
+          where(picture: nil, problem: nil).where { (begun_at =~ nil) | (begun_at < now - LEFT_ALONE_S) }
+                                           .where(Sequel.|(Sequel[:asked_at] > now - NOBODY_WAITS_S, { digest: SheetVersion.select(:digest) }))
+                                           .order(Sequel.desc(:asked_at))
         end
+
+        # Of drafts: what no version says.
+        #
+        # SQL: select * from sheet_drawing where digest not in (select digest from sheet_version)
+        def of_no_version = exclude(digest: SheetVersion.select(:digest))
       end
 
       class << self

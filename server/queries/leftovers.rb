@@ -15,10 +15,18 @@ module Server
         { request: Models::Request.where { at < days }.delete, session: old_sessions(days).delete,
           sign_in_try: Models::SignInTry.where(Sequel[:since] < @now - 86_400).delete,
           cause_table: Models::CauseTable.where { asked_at < days }.delete,
-          prediction_table: Models::PredictionTable.where { asked_at < days }.delete }
+          prediction_table: Models::PredictionTable.where { asked_at < days }.delete,
+          sheet_drawing: Models::SheetDrawing.of_no_version.where { asked_at < days }.delete, sheet_draft: old_drafts(days) }
       end
 
       private
+
+      # Published or dropped long ago: what came of it is a version.
+      def old_drafts(days)
+        ids = Models::SheetDraft.where { ended_at < days }.select_map(:id)
+        [Models::SheetDraftRow, DB[:sheet_draft_step]].each { |rows| rows.where(draft_id: ids).delete }
+        Models::SheetDraft.where(id: ids).delete
+      end
 
       # Ended long ago, or run out long ago without anybody ending it.
       def old_sessions(days)

@@ -51,4 +51,12 @@ RSpec.describe Server::Models::SheetDrawing do
     order
     expect([described_class['d' * 64].before, described_class.take.digest]).to eq([1, version.digest])
   end
+
+  it 'leaves a draft that was typed on since, but no version, however long it waited' do
+    described_class.order('sheet: x', 'd' * 64)
+    order
+    described_class.dataset.update(asked_at: Time.now.utc - 3_600)
+    expect([described_class.take.digest, described_class.take]).to eq([version.digest, nil])
+    expect(described_class.order('sheet: x', 'd' * 64).asked_at).to be_within(5).of(Time.now.utc)
+  end
 end

@@ -4,6 +4,7 @@ require 'open3'
 
 RSpec.describe Server::Routes::Books do
   include Drawn
+  include GuideSheet
 
   before do
     Server::Models::Sheet.bring_in_shipped
@@ -85,6 +86,21 @@ RSpec.describe Server::Routes::Books do
     expect(text).to include("Job #{job['number']}", 'Cranks slowly since Monday', "Next: #{job['next_step']['title']}", 'K1', 'Readings')
     cautions = job['next_step']['cautions'].map { |caution| caution['text'][0, 40] }
     expect(cautions.reject { |caution| text.gsub(/\s+/, ' ').include?(caution) }).to be_empty
+  end
+
+  # What docs/writing-a-sheet.md says, done by the book: written from nothing, published, drawn and printed.
+  it 'prints the sheet that the guide writes from nothing' do
+    written = guide_draft
+    draft = write(:post, '/api/drafts', { id: SecureRandom.uuid, key: 'start_telehandler', title: 'Start, telehandler', system_volt: 12 })
+    write(:put, "/api/drafts/#{draft['id']}/head", { head_version: 1, more: written.more })
+    rows = written.rows.map { |row| { item_uuid: row.uuid, kind: row.kind, row_version: 0, typed: row.typed } }
+    draft = write(:put, "/api/drafts/#{draft['id']}/rows", { rows: rows })
+    expect(draft['wrong'] + draft['rows'].flat_map { |row| row['wrong'] }).to be_empty
+    version = write(:post, "/api/drafts/#{draft['id']}/publication", {})['version_id']
+    draw('start_telehandler')
+    text = words_of(read("/api/circuits/#{version}/book.pdf"))
+    expect(text).to include('Start, telehandler', 'K2', 'Starter solenoid', 'X1 half b, Cab plug: seen from the wire side')
+    expect(written.rows.select { |row| row.kind == 'wire' }.map { |row| row.typed['number'] } - text.split).to be_empty
   end
 
   it 'refuses a paper and a side that there are not, what is not there, and prints one book at a time' do

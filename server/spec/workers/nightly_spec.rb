@@ -30,4 +30,19 @@ RSpec.describe Server::Workers::Nightly do
     expect(gone).to include(request: 1, session: 2, sign_in_try: 1)
     expect([models::Session.where(token_digest: %w[a b c]).select_map(:token_digest), models::Reading.count]).to eq([['b'], before])
   end
+
+  it 'throws out drawings of drafts and drafts that ended long ago, and none of a version' do
+    models::SheetDrawing.dataset.delete
+    person = sign_in_as('electrician') && models::Account.first
+    version = models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('glow'))
+    [['d' * 64, 'sheet: x'], [version.digest, version.content]].each { |digest, content| models::SheetDrawing.order(content, digest) }
+    models::SheetDrawing.dataset.update(asked_at: Time.now.utc - (31 * day))
+    drafts = Array.new(2) { models::SheetDraft.begin({ id: SecureRandom.uuid, version_id: version.id }, by: person) }
+    drafts.first.drop
+    drafts.first.update(ended_at: Time.now.utc - (31 * day))
+    Server::Queries::Leftovers.new(now: Time.now.utc).throw_out
+    expect([models::SheetDrawing.select_map(:digest), drafts.map do |draft|
+      models::SheetDraft.with_pk(draft.id).nil?
+    end]).to eq([[version.digest], [true, false]])
+  end
 end

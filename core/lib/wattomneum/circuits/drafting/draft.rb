@@ -38,10 +38,10 @@ module Wattomneum
         attr_reader :head, :rows
 
         # @return [Sheet, nil] nil while anything is wrong with it
-        def sheet = objections.empty? ? read(@rows).first : nil
+        def sheet = objections.empty? ? whole.first : nil
 
         # @return [Array<Objection>]
-        def objections = @objections ||= (unreadable + read(@rows).last).uniq
+        def objections = @objections ||= (unreadable + whole.last).uniq
 
         # @return [String] MORE as one types it, YAML
         def more
@@ -67,7 +67,7 @@ module Wattomneum
         def sound_part
           left = @rows
           left.size.succ.times do
-            sheet, problems = read(left)
+            sheet, problems = left.equal?(@rows) ? whole : read(left)
             return sheet if sheet
 
             bad = problems.filter_map(&:uuid)
@@ -80,6 +80,7 @@ module Wattomneum
 
         private
 
+        def whole = @whole ||= read(@rows)
         def fields = @fields ||= @rows.to_h { |row| [row.uuid, TypedRow.fields(row.kind, row.typed, row.uuid)] }
 
         def unreadable

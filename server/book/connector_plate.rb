@@ -25,18 +25,14 @@ module Server
       def add_to(book)
         return if wired.empty?
 
-        rows = @plug.face&.rows(half: @half, view: @view)
+        seen = @plug.face&.rows(half: @half, view: @view)
         pdf = book.pdf
-        pdf.start_new_page if pdf.cursor < 60 + (WAY * (rows&.size || 1))
+        pdf.start_new_page if pdf.cursor < 60 + (WAY * (seen&.size || 1))
         pdf.move_down 6
-        book.say("#{@plug.id} half #{@half}, #{@plug.label}: #{rows ? WORDS.fetch(@view) : 'how its ways lie is not on the sheet'}", style: :bold)
-        face(pdf, rows) if rows
-        book.table(%w[Way Wire Colour Size], wired.flat_map do |way, wires|
-          wires.map do |wire|
-            [way, wire.number, wire.colour.to_s, wire.size.to_s]
-          end
-        end,
-                   widths: { 0 => 0.1, 1 => 0.15, 2 => 0.25 })
+        book.say("#{@plug.id} half #{@half}, #{@plug.label}: #{seen ? WORDS.fetch(@view) : 'how its ways lie is not on the sheet'}", style: :bold)
+        face(pdf, seen) if seen
+        rows = wired.flat_map { |way, wires| wires.map { |wire| [way, wire.number, wire.colour.to_s, wire.size.to_s] } }
+        book.list(%w[Way Wire Colour Size], rows, shares: [0.1, 0.15, 0.25, 0.5])
       end
 
       private

@@ -14,7 +14,10 @@ bold: File.join(FACES, '700Bold/ArchivoNarrow_700Bold.ttf') }.freeze
       MM = Paper::MM
       INK = '211D18'
       QUIET = '5C5346'
-      private_constant :FACES, :FAMILY, :MM, :INK, :QUIET
+      RULE = 'B9AE9C'
+      # Height of a line of a list.
+      ROW = 15
+      private_constant :FACES, :FAMILY, :MM, :INK, :QUIET, :RULE, :ROW
 
       # @param title [String]
       # @param under [Array<String>] lines below the title: what it was made of, and when
@@ -66,12 +69,33 @@ bold: File.join(FACES, '700Bold/ArchivoNarrow_700Bold.ttf') }.freeze
       def table(head, rows, widths: {})
         return say('None.') if rows.empty?
 
-        across = @pdf.bounds.width
-        @pdf.table([head, *rows], header: true, width: across, column_widths: widths.transform_values { |share| share * across },
-                   cell_style: { size: 9, padding: [2, 4], borders: [:bottom], border_width: 0.4, border_color: 'B9AE9C' }) do |made|
+        # Every width is given: what is not is measured cell by cell, and takes most of the time of a book.
+        left = (1.0 - widths.values.sum) / (head.size - widths.size)
+        shares = Array.new(head.size) { |column| widths.fetch(column, left) * @pdf.bounds.width }
+        @pdf.table([head, *rows], header: true, column_widths: shares,
+                   cell_style: { size: 9, padding: [2, 4], borders: [:bottom], border_width: 0.4, border_color: RULE }) do |made|
           made.row(0).font_style = :bold
           made.row(0).border_width = 1
         end
+      end
+
+      # As a table, but each cell on one line, set smaller where it is longer than its column: a hundred wires in a tenth of the time.
+      #
+      # @param head [Array<String>]
+      # @param rows [Array<Array<String>>]
+      # @param shares [Array<Float>] of the page by column
+      def list(head, rows, shares:)
+        return say('None.') if rows.empty?
+
+        line(head, shares, :bold)
+        rows.each do |row|
+          if @pdf.cursor < ROW
+            @pdf.start_new_page
+            line(head, shares, :bold)
+          end
+          line(row, shares, :normal)
+        end
+        @pdf.move_down 4
       end
 
       # An SVG as large as it is, from the left upper corner of what is left of the page.
@@ -90,6 +114,26 @@ bold: File.join(FACES, '700Bold/ArchivoNarrow_700Bold.ttf') }.freeze
       end
 
       private
+
+      def line(cells, shares, style)
+        @pdf.move_down ROW
+        at = 0.0
+        @pdf.font('Archivo Narrow', style: style) do
+          cells.zip(shares) do |text, share|
+            room = share * @pdf.bounds.width
+            @pdf.draw_text text, at: [at + 3, @pdf.cursor + 4], size: size_for(text, room - 6), kerning: false
+            at += room
+          end
+        end
+        @pdf.stroke_color RULE
+        @pdf.line_width = style == :bold ? 1 : 0.4
+        @pdf.stroke_horizontal_line 0, @pdf.bounds.width, at: @pdf.cursor
+      end
+
+      def size_for(text, room)
+        wide = @pdf.width_of(text, size: 9, kerning: false)
+        wide <= room ? 9 : 9 * room / wide
+      end
 
       def cover(under)
         @pdf.text @title, size: 24, style: :bold
@@ -115,7 +159,7 @@ bold: File.join(FACES, '700Bold/ArchivoNarrow_700Bold.ttf') }.freeze
           words = [@title, chapter].compact.uniq.join(', ')
           @pdf.draw_text words, at: [0, at], size: 9
           @pdf.draw_text "#{@pdf.page_number} of #{@pdf.page_count}", at: [@pdf.bounds.right - 40, at], size: 9
-          @pdf.stroke_color 'B9AE9C'
+          @pdf.stroke_color RULE
           @pdf.stroke_horizontal_line 0, @pdf.bounds.width, at: at - 4
         end
       end

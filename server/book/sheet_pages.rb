@@ -21,7 +21,7 @@ module Server
         draw_in(book)
         book.pdf.start_new_page
         book.heading("Wires of #{@sheet.title}")
-        book.table(%w[Wire Colour Size From To Length Zone], wires, widths: { 0 => 0.09, 1 => 0.13, 2 => 0.09, 5 => 0.08 })
+        book.list(%w[Wire Colour Size From To Length Zone], wires, shares: [0.09, 0.12, 0.08, 0.26, 0.26, 0.06, 0.13])
         faces(book)
       end
 

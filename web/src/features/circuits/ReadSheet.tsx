@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { Segments } from '../../shared/ui/Segments'
-import type { SheetTable, UnitCircuits } from '../../shared/api/circuits'
+import type { UnitCircuits } from '../../shared/api/circuits'
 import { DrawnSheet } from './DrawnSheet'
 import { lookUp } from './lookUp'
+import type { Reading } from './reading'
 import { PinTable } from './PinTable'
 import { WireTable } from './WireTable'
-import { readAs, type Place } from './useSheetPlace'
+import { readAs } from './useSheetPlace'
 
 const READ_AS = [
   { key: 'drawing', label: 'drawing' },
@@ -14,14 +15,7 @@ const READ_AS = [
   { key: 'wires', label: 'wires' },
 ] as const
 
-interface Props {
-  sheet: SheetTable
-  place: Place
-  state: string
-  go: (next: Partial<Place>) => void
-  sheetOf: (key: string) => string | undefined
-  /** On a phone the answer stands below the drawing. */
-  toAnswer: () => void
+interface Props extends Reading {
   /** Sheets of the unit, where all of them are shown as one. */
   fitted: UnitCircuits['sheets']
 }

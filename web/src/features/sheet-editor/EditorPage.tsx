@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { draft as draftQuery, type Draft } from '../../shared/api/drafts'
+import { useMay } from '../../shared/session/session'
 import { PageHead } from '../../shared/page/PageHead'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -10,12 +11,16 @@ import { Head } from './Head'
 import { Publish } from './Publish'
 import { Rows } from './Rows'
 
+/** Who may not write reads it as one reads a draft that has ended. */
+const read = (draft: Draft, may: boolean): Draft => (may ? draft : { ...draft, ended: true })
+
 /** A sheet while it is written: the table first, what is wrong in its place, the drawing beside it. */
 export function EditorPage() {
   const { id = '' } = useParams()
   const asked = useQuery(draftQuery(id))
   const queries = useQueryClient()
   const wide = useWide()
+  const may = useMay()('edit_circuits')
   useTitle(asked.data ? `${asked.data.head.title}, draft` : '')
   const onSaved = (reply: Draft) => {
     queries.setQueryData(draftQuery(id).queryKey, reply)
@@ -49,12 +54,12 @@ export function EditorPage() {
           </datalist>
           <div className="grid gap-8 desk:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <div className="flex min-w-0 flex-col gap-5">
-              <Head key={draft.head_version} {...{ draft, onSaved }} />
-              <Rows kind="component" {...{ draft, onSaved }} />
-              <Rows kind="wire" {...{ draft, onSaved }} />
+              <Head key={draft.head_version} draft={read(draft, may)} onSaved={onSaved} />
+              <Rows kind="component" draft={read(draft, may)} onSaved={onSaved} />
+              <Rows kind="wire" draft={read(draft, may)} onSaved={onSaved} />
             </div>
             <div className="flex min-w-0 flex-col gap-5 desk:sticky desk:top-4 desk:self-start">
-              {!draft.ended && <Publish {...{ draft, onSaved }} />}
+              {!draft.ended && may && <Publish {...{ draft, onSaved }} />}
               {(wide || draft.rows.length > 0) && <DraftDrawing draft={draft} />}
             </div>
           </div>

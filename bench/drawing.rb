@@ -17,7 +17,7 @@ LARGEST = 'ecu_power'
 LARGEST_MOST_SECONDS = 10.0
 ZONES_MOST_SECONDS = 60.0
 ZONES = 10
-IN_A_ZONE = 50
+IN_A_ZONE = 20
 CIRCUITS = Wattomneum::Circuits
 
 def took
@@ -28,23 +28,28 @@ end
 
 def brief(sheet) = CIRCUITS::Drawing::Brief.new(sheet).to_h
 
-# Fuse and lamp side by side in every zone, two wires each, and ten that lead to the next zone.
+# A feed stud in every zone, fed from the one before; from it fuse, switch and lamp one below the other, five wires a fuse.
 def thousand_wires
   parts = [{ 'id' => 'BAT', 'kind' => 'battery', 'volt' => 25, 'zone' => 'z0' }, { 'id' => 'FRAME', 'kind' => 'body' }]
-  wires = []
+  wires = [%w[minus BAT:- FRAME]]
   ZONES.times do |zone|
-    IN_A_ZONE.times do |index|
-      at = (zone * IN_A_ZONE) + index
-      parts << { 'id' => "F#{at}", 'kind' => 'fuse', 'rating_ampere' => 10,
-'zone' => "z#{zone}" } << { 'id' => "H#{at}", 'kind' => 'load', 'watt' => 21, 'zone' => "z#{zone}" }
-      wires << { 'number' => "a#{at}", 'from' => at.zero? || index.positive? ? 'BAT:+' : "F#{at - 1}:2", 'to' => "F#{at}:1", 'colour' => 'red' }
-      wires << { 'number' => "b#{at}", 'from' => "F#{at}:2", 'to' => "H#{at}:1", 'colour' => 'red/white' }
-    end
+    parts << { 'id' => "ST#{zone}", 'kind' => 'stud', 'zone' => "z#{zone}" }
+    wires << ["feed#{zone}", zone.zero? ? 'BAT:+' : "ST#{zone - 1}", "ST#{zone}"]
+    IN_A_ZONE.times { |index| lamp((zone * IN_A_ZONE) + index, zone, parts, wires) }
   end
+  rows = wires.map { |number, from, to| { 'number' => number, 'from' => from, 'to' => to, 'colour' => 'red/white' } }
   zones = Array.new(ZONES) { |zone| ["z#{zone}", { 'label' => "Zone #{zone}" }] }.to_h
-  text = JSON.generate({ sheet: 'thousand', title: 'A thousand wires', system_volt: 24, zones: zones, components: parts, wires: wires })
+  text = JSON.generate({ sheet: 'thousand', title: 'A thousand wires', system_volt: 24, zones: zones, components: parts, wires: rows })
   read = CIRCUITS::Notation::SheetReader.read(text)
   read.sheet || abort(read.problems.first(3).join("\n"))
+end
+
+def lamp(at, zone, parts, wires)
+  parts << { 'id' => "F#{at}", 'kind' => 'fuse', 'rating_ampere' => 10 } << { 'id' => "S#{at}", 'kind' => 'switch', 'closed_in' => ['key_on'] } <<
+    { 'id' => "X#{at}", 'kind' => 'connector', 'ways' => 2 } << { 'id' => "H#{at}", 'kind' => 'load', 'watt' => 21 }
+  parts.last(4).each { |part| part['zone'] = "z#{zone}" }
+  wires.push(["a#{at}", "ST#{zone}", "F#{at}:1"], ["b#{at}", "F#{at}:2", "S#{at}:1"], ["c#{at}", "S#{at}:2", "X#{at}:a/1"],
+             ["d#{at}", "X#{at}:b/1", "H#{at}:1"], ["e#{at}", "H#{at}:2", 'FRAME'])
 end
 
 layouter = Server::Layouter.new

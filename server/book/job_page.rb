@@ -6,10 +6,10 @@ module Server
     # what to do next with its cautions.
     class JobPage
       # @param job [Hash] as Presenters::JobBench makes it
-      # @param drawings [Array(Wattomneum::Circuits::Sheet, Array<Hash>)] sheets that it holds, with their pictures
-      def initialize(job, drawings: [])
+      # @param sheets [Array<Queries::SheetToRead>] on which its complaint lies
+      def initialize(job, sheets: [])
         @job = job
-        @drawings = drawings
+        @sheets = sheets
       end
 
       # @return [String] PDF
@@ -17,7 +17,7 @@ module Server
         unit = @job[:unit]
         @book = Document.new(title: "Job #{@job[:number]}, #{unit[:number]} #{unit[:name]}", under: [unit[:yard], @job[:complaint]].reject(&:empty?))
         @book.chapter('The job') { job }
-        @drawings.each { |sheet, pictures| SheetPages.new(sheet, pictures, paper: 'a4', view: 'wire').draw_in(@book) }
+        @sheets.each { |one| SheetPages.new(one, paper: 'a4', view: 'wire').draw_in(@book) }
         @book.render
       end
 

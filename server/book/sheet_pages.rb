@@ -4,13 +4,12 @@ module Server
   module Book
     # What a book holds of one sheet: its drawing cut into pages, its wiring table, the faces of its plugs.
     class SheetPages
-      # @param sheet [Wattomneum::Circuits::Sheet] with what one unit has otherwise
-      # @param pictures [Array<Hash>] none where it is not drawn
+      # @param read [Queries::SheetToRead] with what one unit has otherwise; its table alone where it is not drawn
       # @param paper [String] of Paper
       # @param view [String] of Wattomneum::Circuits::ConnectorFace, one for a whole book
-      def initialize(sheet, pictures, paper:, view:)
-        @sheet = sheet
-        @pictures = pictures
+      def initialize(read, paper:, view:)
+        @sheet = read.sheet
+        @pictures = Presenters::Circuits::SheetDrawing.pictures(read.drawing, read.sheet)
         @paper = paper
         @view = view
       end

@@ -26,7 +26,6 @@ module Server
       def initialize(pictures, title:)
         @pictures = pictures
         @title = title
-        @colours = Wattomneum::Circuits::Drawing::WireColours
       end
 
       # Room for the flags at a cut, in units of the drawing.
@@ -103,7 +102,7 @@ module Server
 
       # A dark edge, the colour in it, its tracer in dashes.
       def strokes(wire)
-        colour, tracer = @colours.of(wire['colour'])
+        colour, tracer = Wattomneum::Circuits::Drawing::WireColours.of(wire['colour'])
         more = wire['thick'] ? 2 : 0
         [[wire['colour'] ? '#3a362f' : '#8a8478', 4.2 + more], [colour || NO_COLOUR, 2.8 + more], *([[tracer, 1.8 + (more / 2), '7 7']] if tracer)]
       end

@@ -6,23 +6,35 @@ module Server
     class UnitBook
       # @param title [String]
       # @param under [Array<String>] what stands below the title
-      # @param sheets [Array(Wattomneum::Circuits::Sheet, Array<Hash>)] each with its pictures
+      # @param sheets [Array<Queries::SheetToRead>]
+      # @param day [Date] on which it is printed
       # @param paper [String] of Paper
       # @param view [String] of Wattomneum::Circuits::ConnectorFace
-      def initialize(title:, under:, sheets:, paper:, view:)
+      def initialize(title:, under:, sheets:, day:, paper:, view:)
         @title = title
         @under = under
         @sheets = sheets
+        @day = day
         @paper = paper
         @view = view
       end
 
       # @return [String] PDF
       def render
-        book = Document.new(title: @title, under: [*@under, "Plugs are #{ConnectorPlate::WORDS.fetch(@view)}, all of them."], paper: @paper)
-        @sheets.each { |sheet, pictures| SheetPages.new(sheet, pictures, paper: @paper, view: @view).add_to(book) }
+        book = Document.new(title: @title, under: [*@under, *otherwise, printed, plugs], paper: @paper)
+        @sheets.each { |one| SheetPages.new(one, paper: @paper, view: @view).add_to(book) }
         book.render
       end
+
+      private
+
+      def otherwise
+        own = @sheets.sum { |one| one.overrides.size }
+        own.zero? ? [] : ["#{own} things are otherwise on this unit, and printed as they are on it"]
+      end
+
+      def printed = "Printed #{@day.strftime('%-d %b %Y')}"
+      def plugs = "Plugs are #{ConnectorPlate::WORDS.fetch(@view)}, all of them."
     end
   end
 end

@@ -119,9 +119,12 @@ module Server
         sheet = Queries::Machines.within_budget { to_core.sheet.tap { |core| core&.circuit } }
         raise Refusals::InvalidInput.new('Something is wrong in this sheet yet: it is said at its rows', fields: {}) if sheet.nil?
 
-        newest = SheetVersion.newest_of(sheet.key)
+        # Held, so that of two who publish at once the second one sees the first.
+        held = Sheet.where(key: sheet.key).for_update.first
+        newest = held && SheetVersion.newest_of(sheet.key)
         check_place(sheet, newest, onto)
-        version = SheetVersion.establish(Sheet.first(key: sheet.key) || Sheet.create(key: sheet.key), sheet, by: by)
+        version = SheetVersion.establish(held || Sheet.create(key: sheet.key), sheet, by: by)
+        check_new(version, newest)
         update(ended_at: Time.now.utc, version_id: version.id)
         version
       end
@@ -157,9 +160,16 @@ module Server
           raise Refusals::EditConflict.new("Version #{newest.n} was published since this draft was begun: look at what it changed, " \
                                            'then publish on top of it', details: { theirs: { version_id: newest.id, n: newest.n } })
         end
-        return unless base_version && Drafting::Difference.between(base_version.to_core, sheet).empty?
+        return unless base_version && Drafting::Difference.between(Queries::Machines.of(base_version).sheet, sheet).empty?
 
         raise Refusals::InvalidInput.new('This draft says what its version says already', fields: {})
+      end
+
+      # An older version that says the same is there already.
+      def check_new(version, newest)
+        return if newest.nil? || version.n > newest.n
+
+        raise Refusals::InvalidInput.new("Version #{version.n} says this already: move the units to that one", fields: {})
       end
     end
   end

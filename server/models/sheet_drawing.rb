@@ -47,9 +47,20 @@ module Server
           with_pk!(digest)
         end
 
-        # @return [void] orders what no program drew yet: sheets that were just brought in
+        # @param sheet [Wattomneum::Circuits::Sheet]
+        # @return [SheetDrawing]
+        def order_sheet(sheet)
+          content = Wattomneum::Circuits::Notation::SheetWriter.write(sheet)
+          order(content, Digest::SHA256.hexdigest(content))
+        end
+
+        # What somebody may open today and this program did not draw yet: the newest version of each sheet, and those on units. An old version is
+        # drawn when it is asked for.
+        #
+        # @return [void]
         def order_missing
-          SheetVersion.exclude(digest: where(program: Layouter::SIGNATURE).select(:digest)).order(:n).each { |one| order(one.content, one.digest) }
+          open = SheetVersion.where(Sequel.|({ id: SheetVersion.newest.select(:id) }, { id: UnitSheet.current.select(:version_id) }))
+          open.exclude(digest: where(program: Layouter::SIGNATURE).select(:digest)).order(:n).each { |one| order(one.content, one.digest) }
         end
 
         # @return [SheetDrawing, nil] one to draw, which nobody else draws meanwhile
@@ -85,6 +96,10 @@ module Server
         outcome = picture_of(layouter)
         update(**outcome, took_s: Process.clock_gettime(Process::CLOCK_MONOTONIC) - start, drawn_at: Time.now.utc)
       end
+
+      # @param problem [String]
+      # @return [void]
+      def give_up(problem) = update(problem: problem, drawn_at: Time.now.utc)
 
       private
 

@@ -6,16 +6,14 @@ module Server
     # the last reading at every stop, the last one straight across each part, and what is convicted.
     class PathLoop
       CORE = Wattomneum
-      # The loop of the circuit that a complaint is about, where it is about no one component.
-      LOOPS = { 'starting' => 'start', 'charging' => 'charge' }.freeze
-
       # @param assessment [CORE::Faults::Assessment]
       # @return [Hash, nil] nil where the job is about no component of the circuit, and while nothing was read along its loop
       def self.call(assessment)
         kase = assessment.paths or return
         return of_part(kase) if assessment.symptom.along_paths?
 
-        loop = kase.machine.loops.find { |one| one.key == LOOPS[assessment.symptom.work] }
+        key = CORE::Faults::OrdersOfWork.fetch(assessment.symptom.work).loop
+        loop = kase.machine.loops.find { |one| one.key == key }
         new(kase, loop.load, loop.entry, loop.exit).call if loop && kase.current.any?
       end
 

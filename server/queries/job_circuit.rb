@@ -49,6 +49,15 @@ module Server
       # @return [Array<Held>] what it holds of the unit's sheets
       def held = @held ||= read_held
 
+      # @param symptom [Models::JobSymptom]
+      # @return [Array<SheetToRead>] sheets on which its complaint lies
+      def about(symptom)
+        loop = Wattomneum::Faults::OrdersOfWork.fetch(symptom.work).loop
+        held.map { |one| SheetToRead.of(one) }.select do |one|
+          symptom.item_uuid ? one.sheet.parts.any? { |part| part.uuid == symptom.item_uuid } : one.sheet.loops.any? { |drawn| drawn.key == loop }
+        end
+      end
+
       private
 
       def whole

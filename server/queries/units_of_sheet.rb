@@ -2,12 +2,15 @@
 
 module Server
   module Queries
-    # Versions of a sheet, and which unit has which of them.
+    # Versions of a sheet, how many units and open jobs have each, and the units that do not have the newest one.
     #
-    # SQL: versions by sheet; current unit_sheet rows of it with unit's number and name and yard; how many open jobs hold each version
+    # SQL: versions by sheet; current unit_sheet rows of units in service counted by version; open jobs counted by the version that they hold;
+    # the first units of older versions with their yards
     class UnitsOfSheet
-      # unit: Hash of id, number, name; version_id
       Fitted = Struct.new(:id, :number, :name, :yard, :version_id, keyword_init: true)
+      # More than anybody ticks in one go (ours).
+      MOST_LISTED = 200
+      private_constant :MOST_LISTED
 
       # @param sheet_id [Integer]
       def initialize(sheet_id)
@@ -20,13 +23,14 @@ module Server
       # @return [Hash{Integer => String}] names of who published, by account
       def names = @names ||= Models::Account.where(id: versions.filter_map(&:person_id)).select_hash(:id, :name)
 
-      # @return [Array<Fitted>] by number
-      def units
-        @units ||= Models::UnitSheet.current.where(sheet_id: @sheet_id).join(:unit, id: :unit_id).join(:yard, id: Sequel[:unit][:yard_id])
-                                    .where(Sequel[:unit][:retired_at] => nil).order(Sequel[:unit][:number])
-                                    .select_map([Sequel[:unit][:id], Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:yard][:name].as(:yard),
-                                                 :version_id])
-                                    .map { |row| Fitted.new(**Fitted.members.zip(row).to_h) }
+      # @return [Hash{String => Integer}] units in service, by version
+      def units = @units ||= in_service.group_and_count(:version_id).to_hash(:version_id, :count)
+
+      # @return [Array<Fitted>] the first of those that have an older version, by number
+      def behind
+        in_service.exclude(version_id: versions.first.id).join(:yard, id: Sequel[:unit][:yard_id]).order(Sequel[:unit][:number]).limit(MOST_LISTED)
+                  .select_map([Sequel[:unit][:id], Sequel[:unit][:number], Sequel[:unit][:name], Sequel[:yard][:name].as(:yard), :version_id])
+                  .map { |row| Fitted.new(**Fitted.members.zip(row).to_h) }
       end
 
       # @return [Hash{String => Integer}] open jobs that hold a version: they go on with it
@@ -35,6 +39,12 @@ module Server
           open = Models::Job.exclude(state: %w[closed cancelled]).select(:id)
           DB[:job_sheet].where(version_id: versions.map(&:id), job_id: open).group_and_count(:version_id).to_hash(:version_id, :count)
         end
+      end
+
+      private
+
+      def in_service
+        Models::UnitSheet.current.where(sheet_id: @sheet_id).join(:unit, id: :unit_id).where(Sequel[:unit][:retired_at] => nil)
       end
     end
   end

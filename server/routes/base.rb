@@ -105,6 +105,17 @@ module Server
 
       def json(value) = JSON.generate(value)
 
+      # A drawing, or how many come before it while it is being made.
+      #
+      # @param order [Models::SheetDrawing]
+      # @param sheet [Wattomneum::Circuits::Sheet]
+      def drawn(order, sheet)
+        return polled(Presenters::Circuits::SheetDrawing.call(order, sheet)) if order.done?
+
+        status 202
+        json(before: order.before)
+      end
+
       # For what browsers ask for again and again: who has it as it is gets no copy of it.
       def polled(value)
         body = json(value)

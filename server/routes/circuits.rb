@@ -30,12 +30,7 @@ module Server
 
       get '/api/circuits/:id/drawing' do
         allow!(:read)
-        order = Models::SheetDrawing.order(version.content, version.digest)
-        unless order.done?
-          status 202
-          next json(before: order.before)
-        end
-        json(Presenters::Circuits::SheetDrawing.call(order, machine.sheet))
+        drawn(here.drawing, here.sheet)
       end
 
       get '/api/circuits/:id/pin' do
@@ -91,7 +86,11 @@ module Server
       get '/api/circuits/:id/difference' do
         allow!(:read)
         other = Models::SheetVersion.with_pk(id_param(:to)) || raise(Refusals::NotFound, 'No such version to compare with')
-        json(changes: Queries::Machines.within_budget { Presenters::Circuits::Difference.call(version.to_core, other.to_core) })
+        json(changes: Queries::Machines.within_budget do
+          Presenters::Circuits::Difference.call(*[version, other].map do |one|
+            Queries::Machines.of(one).sheet
+          end)
+        end)
       end
 
       post '/api/circuits/:id/units' do
@@ -108,7 +107,7 @@ module Server
           raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
 
           hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').override(contract!(Contracts::SheetOverrides))
-          remove_instance_variable(:@fitted)
+          remove_instance_variable(:@here)
           nil
         end
       end
@@ -133,18 +132,12 @@ module Server
 
       def circuits = @circuits ||= Queries::UnitCircuits.new(id_param)
 
-      # nil where the id is that of a version by itself; asked once either way.
-      def fitted
-        @fitted = Models::UnitSheet.where(id: id_param).eager(:unit, version: :sheet).first unless defined?(@fitted)
-        @fitted
-      end
-
-      def version
-        @version ||= fitted&.version || Models::SheetVersion.where(id: id_param).eager(:sheet).first || raise(Refusals::NotFound, 'No such sheet')
-      end
-
-      def overrides = fitted ? fitted.overrides.to_h : {}
-      def machine = unit ? Queries::Machines.within_budget { circuits.whole.machine } : Queries::Machines.of(version, overrides)
+      def here = @here ||= Queries::SheetToRead.by_id(id_param)
+      def version = here.version
+      def overrides = here.overrides
+      # nil where the id is that of a version by itself, or of a unit.
+      def fitted = unit ? nil : here.fitted
+      def machine = unit ? Queries::Machines.within_budget { circuits.whole.machine } : here.machine
       def answers = Presenters::Circuits::Answers.new(machine)
       def state = params['state'] || machine.sheet.states.keys.last
       def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)

@@ -57,15 +57,9 @@ module Server
       get '/api/drafts/:id/drawing' do
         allow!(:read)
         sheet = Queries::Machines.within_budget { draft(id_param).to_core.sound_part }
-        next json(pictures: [], problem: 'its head can not be read yet', colours: {}) if sheet.nil?
+        next json(pictures: [], problem: 'its head can not be read yet') if sheet.nil?
 
-        content = Wattomneum::Circuits::Notation::SheetWriter.write(sheet)
-        order = Models::SheetDrawing.order(content, Digest::SHA256.hexdigest(content))
-        unless order.done?
-          status 202
-          next json(before: order.before)
-        end
-        json(Presenters::Circuits::SheetDrawing.call(order, sheet))
+        drawn(Models::SheetDrawing.order_sheet(sheet), sheet)
       end
 
       private

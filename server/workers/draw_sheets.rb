@@ -18,9 +18,18 @@ module Server
       # @param layouter [Layouter]
       def self.all(layouter)
         while (row = Models::SheetDrawing.take)
-          row.draw(layouter)
+          draw(row, layouter)
         end
       end
+
+      # One that no program can draw does not hold up the others.
+      def self.draw(row, layouter)
+        row.draw(layouter)
+      rescue StandardError => e
+        warn "drawing #{row.digest}: #{e.full_message(highlight: false)}"
+        row.give_up('the program that draws met something that it does not know')
+      end
+      private_class_method :draw
 
       def run = self.class.all(LAYOUTER)
     end

@@ -50,15 +50,19 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'S2:15')
   end
 
-  it 'opens one ground and shows what falls dead in which state', :only_looks do
+  it 'opens one ground and shows what falls dead in which state, and lists what stays live with the isolator open', :only_looks do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     click_button 'open this: G6'
     expect(page).to have_css('h2', text: 'G6 open')
     within('section[aria-label="Running"]') { expect(page).to have_content('Injector 1 falls dead') }
     within('section[aria-label="Key on"]') { expect(page).to have_content('Coolant temperature moves') }
+    open_sheet('T-03', 'Auxiliary heater, long frame run')
+    click_button 'What stays live'
+    choose_state('Isolator open')
+    expect(page).to have_css('li', text: %r{U3:A/1\sHeater})
   end
 
-  it 'ranks the common cause of what is dead and what works', :only_looks do
+  it 'ranks the common cause of what is dead and what works, says what to look at next to tell them apart, and takes the answer there', :only_looks do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
     ['Fuel pump', 'Fuel heater'].each { |name| find("[role=radiogroup][aria-label='#{name}']").click_button('dead') }
@@ -68,9 +72,6 @@ RSpec.describe 'Circuits' do
       expect(find('li', text: '1.')).to have_content('G9 Tank ground on the left rail')
       expect(find('li', text: '1.')).to have_no_content('G8')
     end
-  end
-
-  it 'says what to look at next to tell the causes apart, and takes the answer on the spot', :only_looks do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
     find('[role=radiogroup][aria-label="Fuel pump"]').click_button('dead')
@@ -83,13 +84,6 @@ RSpec.describe 'Circuits' do
     expect(page).to have_no_css('section[aria-label="Look at next"]')
     expect(find('[role=radiogroup][aria-label="Fuel heater"] [aria-checked=true]')).to have_content('works')
     within('section[aria-label="Common cause"]') { expect(find('li', text: '1.')).to have_content('M2 Fuel pump') }
-  end
-
-  it 'lists what stays live with the isolator open', :only_looks do
-    open_sheet('T-03', 'Auxiliary heater, long frame run')
-    click_button 'What stays live'
-    choose_state('Isolator open')
-    expect(page).to have_css('li', text: %r{U3:A/1\sHeater})
   end
 
   it 'keeps a ruling on a conflict as local truth, with who ruled' do
@@ -123,7 +117,7 @@ RSpec.describe 'Circuits' do
   end
 
   # The figure pad of some phones has no minus.
-  it 'turns the sign of a temperature by a key', :only_looks, :phone do
+  it 'fits a phone without sideways scroll, and turns the sign of a temperature by a key', :only_looks, :phone do
     visit '/sums/cold_crank'
     expect(page).to have_content('8.82 V at the posts')
     fill_in 'Low tonight, °C', with: '10'
@@ -133,6 +127,18 @@ RSpec.describe 'Circuits' do
     expect(page).to have_content('9.28 V at the posts')
     click_button 'Low tonight, °C: above or below zero'
     expect(page).to have_field('Low tonight, °C', with: '10')
+    draw_sheets
+    id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
+                                         sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)
+    ['?pin=A1:A/1', '?wire=66', '?open=G6', '?ask=cause', '?ask=live', '?ask=conflicts'].each do |question|
+      visit "/circuits/#{id}#{question}"
+      expect(page).to have_css('h2')
+      expect(page).to have_no_css('[role=status]', text: 'Reading')
+      expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390, question
+    end
+    visit '/sums/cable_size'
+    expect(page).to have_content('10 mm²')
+    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
   end
 
   it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
@@ -181,7 +187,7 @@ RSpec.describe 'Circuits' do
 
     def shades = page.all('[data-wire]').map { |one| one['data-shade'] }.uniq.sort
 
-    it 'lights the net of a wire that is tapped and dims the rest, and greys out what falls dead with a part' do
+    it 'lights the net of a tapped wire, greys out what falls dead with a part, shows what every wire is at and what stays live' do
       open_drawing('fuel_pump')
       find('[data-wire="7"] path', match: :first, visible: :all).click
       expect(page).to have_css('h2', text: 'Wire 7')
@@ -190,9 +196,6 @@ RSpec.describe 'Circuits' do
       find('[data-part=K11] rect, [data-part=K11] path', match: :first).click
       click_button 'Open this: what falls dead with it?'
       expect(page).to have_css('[data-part=K11][data-mark=open]').and have_css('[data-part=M2][data-mark=dead]')
-    end
-
-    it 'shows what every wire is at in a key state, and what stays live with the isolator open' do
       open_drawing('ecu_power', '?show=stands')
       expect(page).to have_css('[data-wire="13"][data-stands=live]')
       choose_state('Isolator open')
@@ -202,7 +205,7 @@ RSpec.describe 'Circuits' do
       expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
     end
 
-    it 'travels by keys: to the wire\'s other end, up to supply, down to ground, and asks for the pin' do
+    it 'travels by keys to the wire\'s other end, up to supply, down to ground, asks for the pin, and goes on to another sheet by its flag' do
       open_drawing('start_24v', '?pin=K1:86')
       drawn = find('svg[role=application]')
       { arrow_up: 'X1:a/2', enter: 'K1:86', arrow_down: 'K1:85' }.each do |key, pin|
@@ -211,9 +214,6 @@ RSpec.describe 'Circuits' do
       end
       drawn.send_keys(:space)
       expect(page).to have_css('h2', text: 'K1:85').and have_css('[data-shade=feed]').and have_css('[data-shade=back]')
-    end
-
-    it 'goes on to the other sheet by its flag, and lands there on the pin' do
       open_drawing('ecu_power')
       find('[data-part="link 0"]').click
       expect(page).to have_css('h1', text: 'Fuel pump relay with its own ground').and have_css('h2', text: 'S2:15')
@@ -238,20 +238,5 @@ RSpec.describe 'Circuits' do
     ensure
       page.driver.browser.execute_cdp('Emulation.clearDeviceMetricsOverride')
     end
-  end
-
-  it 'fits a phone without sideways scroll', :only_looks, :phone do
-    draw_sheets
-    id = Server::Models::UnitSheet.where(unit_id: Server::Models::Unit.where(number: 'T-03').select(:id),
-                                         sheet_id: Server::Models::Sheet.where(key: 'ecu_power').select(:id)).get(:id)
-    ['?pin=A1:A/1', '?wire=66', '?open=G6', '?ask=cause', '?ask=live', '?ask=conflicts'].each do |question|
-      visit "/circuits/#{id}#{question}"
-      expect(page).to have_css('h2')
-      expect(page).to have_no_css('[role=status]', text: 'Reading')
-      expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390, question
-    end
-    visit '/sums/cable_size'
-    expect(page).to have_content('10 mm²')
-    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
   end
 end

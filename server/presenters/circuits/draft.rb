@@ -58,7 +58,7 @@ n: draft.base_version&.n }
           sheet = @core.sheet
           return if sheet.nil? || @draft.base_version.nil?
 
-          Difference.call(@draft.base_version.to_core, sheet)
+          Difference.call(Queries::Machines.of(@draft.base_version).sheet, sheet)
         end
 
         def facts(kind) = Wattomneum::Circuits::PartKinds.fields(kind).keys - %w[id kind label zone uuid]

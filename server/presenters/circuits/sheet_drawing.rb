@@ -8,7 +8,7 @@ module Server
         # @param row [Models::SheetDrawing] that is done
         # @param sheet [Wattomneum::Circuits::Sheet] with overrides
         def self.call(row, sheet)
-          { pictures: pictures(row, sheet), problem: row.problem, colours: Wattomneum::Circuits::Drawing::WireColours::TABLE }
+          { pictures: pictures(row, sheet), problem: row.problem }
         end
 
         # @return [Array<Hash>] none where it is not drawn
@@ -24,7 +24,10 @@ module Server
         # @return [void]
         def rewrite(picture)
           picture['parts'].each { |drawn| name(drawn, @parts[drawn['uuid']]) if drawn['uuid'] && drawn['label'] }
-          picture['wires'].each { |drawn| colour(drawn, @wires[drawn['wire']]) if drawn['wire'] }
+          picture['wires'].each do |drawn|
+            colour(drawn, @wires[drawn['wire']]) if drawn['wire']
+            drawn['shades'] = Wattomneum::Circuits::Drawing::WireColours.of(drawn['colour'])
+          end
         end
 
         private

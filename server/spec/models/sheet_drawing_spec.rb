@@ -59,4 +59,24 @@ RSpec.describe Server::Models::SheetDrawing do
     expect([described_class.take.digest, described_class.take]).to eq([version.digest, nil])
     expect(described_class.order('sheet: x', 'd' * 64).asked_at).to be_within(5).of(Time.now.utc)
   end
+
+  it 'draws the others where one can not be drawn by any program, and says so of that one' do
+    described_class.order('sheet: x', 'd' * 64)
+    order
+    allow(layouter).to receive(:draw).and_raise(NoMethodError, 'undefined method')
+    expect { draw }.to output(/drawing #{version.digest}: .*undefined method/m).to_stderr
+    expect([row.problem, described_class['d' * 64].done?]).to match([/does not know/, true])
+  end
+
+  it 'orders the newest version of every sheet and those on units, and no other old one' do
+    old = version
+    newer = Server::Models::Sheet.bring_in(content.sub(/title: .*/, 'title: Battery ignition, newer'))
+    fitted = Server::Models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('start_12v'))
+    Server::Models::UnitSheet.fit(a_unit, fitted, at: Time.now.utc)
+    Server::Models::Sheet.bring_in(fitted.content.sub(/title: .*/, 'title: Start, newer'))
+    described_class.order_missing
+    asked = described_class.select_map(:digest)
+    expect([asked.include?(newer.digest), asked.include?(fitted.digest), asked.include?(old.digest)]).to eq([true, true, false])
+    expect { described_class.order_missing }.not_to(change { described_class.select_order_map(%i[digest asked_at]) })
+  end
 end

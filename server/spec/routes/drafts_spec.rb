@@ -50,8 +50,9 @@ RSpec.describe Server::Routes::Drafts do
     write(:post, "/api/circuits/#{version}/units", { units: [units.first.id, other.id] })
     expect([status, error['message']]).to match([404, /has not got this sheet/])
     moved = write(:post, "/api/circuits/#{version}/units", { units: units.map(&:id) })
-    expect(moved['units'].select { |one| units.map(&:number).include?(one['number']) }.map { |one| one['version_id'] }.uniq).to eq([version])
-    expect(moved['versions'].first.values_at('version_id', 'units')).to eq([version, moved['units'].count { |one| one['version_id'] == version }])
+    expect(moved['behind'].map { |one| one['number'] } & units.map(&:number)).to be_empty
+    expect(moved['versions'].first.values_at('version_id', 'units')).to eq([version, 2])
+    expect(moved['behind_count']).to eq(moved['versions'].drop(1).sum { |one| one['units'] })
     now = Server::Models::UnitSheet.current.first(unit_id: units.first.id)
     expect([now.version_id, now.overrides.to_h.dig(wire.uuid, 'colour')]).to eq([version, 'pink'])
     expect(read("/api/circuits/#{before.id}/versions")['key']).to eq('fuel_pump')
@@ -153,6 +154,40 @@ RSpec.describe Server::Routes::Drafts do
     expect([status, error['theirs']['version_id']]).to eq([409, newer])
     write(:post, "/api/drafts/#{second['id']}/publication", { onto: newer })
     expect([status, newest('fuel_pump').to_core.wire('7').length_m]).to eq([200, 4.0])
+  end
+
+  it 'says of what an older version says already which one that is' do
+    first = newest('fuel_pump')
+    draft = begin_from('fuel_pump')
+    type(draft, [row(draft, '7'), row(draft, '7')['typed'].merge('length_m' => '3')])
+    write(:post, "/api/drafts/#{draft['id']}/publication", {})
+    # As it was before, word for word as the writer of sheets writes it: typed back in the second draft, in the third begun from the first.
+    back = begin_from('fuel_pump')
+    type(back, [row(back, '7'), row(draft, '7')['typed']])
+    again = write(:post, "/api/drafts/#{back['id']}/publication", {})['version_id']
+    third = begin_from('fuel_pump')
+    type(third, [row(third, '7'), row(third, '7')['typed'].merge('length_m' => '3')])
+    write(:post, "/api/drafts/#{third['id']}/publication", {})
+    expect([again == first.id, status, error['message']]).to match([false, 422, /\AVersion \d+ says this already: move the units to that one/])
+    expect(Server::Models::SheetDraft[third['id']].ended_at).to be_nil
+  end
+
+  it 'keeps a head that somebody else saved meanwhile, and lists the first of the units that are behind with how many there are' do
+    units = Array.new(3) { a_unit }
+    units.each { |unit| Server::Models::UnitSheet.fit(unit, newest('glow'), at: Time.now.utc - 60) }
+    units.last.update(retired_at: Time.now.utc)
+    before = read("/api/circuits/#{newest('glow').id}/versions")
+    draft = begin_from('glow')
+    write(:put, "/api/drafts/#{draft['id']}/head", { head_version: 1, title: 'Glow plugs, all engines' })
+    write(:put, "/api/drafts/#{draft['id']}/head", { head_version: 1, note: 'late' })
+    expect([status, error['theirs']['head']['title']]).to eq([409, 'Glow plugs, all engines'])
+    version = write(:post, "/api/drafts/#{draft['id']}/publication", {})['version_id']
+    found = read("/api/circuits/#{version}/versions")
+    expect(found['versions'].first.values_at('title', 'units')).to eq(['Glow plugs, all engines', 0])
+    expect([before['behind_count'] + before['versions'].first['units'],
+            found['behind'].size]).to eq([found['behind_count'], [found['behind_count'], 200].min])
+    behind = found['behind'].map { |one| one['number'] }
+    expect([behind & units.map(&:number), behind]).to match([match_array(units.first(2).map(&:number)), eq(behind.sort)])
   end
 
   it 'lists what is being written, drops it, and refuses columns, kinds and drafts that there are not, and a reader' do

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { HERE, spokenDay } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { Sheet } from '../../shared/ui/Sheet'
@@ -113,7 +114,7 @@ export function CircuitsPage() {
                         {one.title}
                         <span className="text-quiet">
                           {one.n !== null && `from version ${one.n}, `}
-                          {one.person}, {one.begun_at.slice(0, 10)}
+                          {one.person}, {spokenDay(one.begun_at, HERE)}
                         </span>
                       </Link>
                     </li>

@@ -160,7 +160,7 @@ function OnePicture({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Readi
           </div>
         }
       >
-        <Sheet picture={picture} colours={drawn.colours} looks={looks} pin={place.pin} {...{ onWire, onPin, onPart }} />
+        <Sheet picture={picture} looks={looks} pin={place.pin} {...{ onWire, onPin, onPart }} />
         {spot && cursor !== null && (
           <circle
             cx={spot.port.x}

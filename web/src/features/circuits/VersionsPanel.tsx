@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useMay } from '../../shared/session/session'
+import { HERE, spokenDay } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
@@ -59,7 +60,7 @@ function Change({ sheet }: { sheet: SheetTable }) {
 
 function Move({ data, may }: { data: SheetVersions; may: boolean }) {
   const [newest] = data.versions
-  const older = data.units.filter((unit) => unit.version_id !== newest?.version_id)
+  const more = data.behind_count - data.behind.length
   const [chosen, setChosen] = useState<string[]>([])
   const moving = useWrite<object, SheetVersions>({
     name: `move-units:${newest?.version_id ?? ''}`,
@@ -68,13 +69,14 @@ function Move({ data, may }: { data: SheetVersions; may: boolean }) {
       setChosen([])
     },
   })
-  if (!newest || older.length === 0) return <p className="text-quiet">Every unit that has it has the newest version.</p>
+  if (!newest || data.behind.length === 0)
+    return <p className="text-quiet">Every unit that has it has the newest version.</p>
   const nOf = (id: string) => data.versions.find((one) => one.version_id === id)?.n
   return (
     <section aria-label="Units with an older version" className="flex flex-col gap-2">
       <h3 className="text-lead">Units with an older version</h3>
       <ul>
-        {older.map((unit) => (
+        {data.behind.map((unit) => (
           <li key={unit.id} className="rule-below">
             <label className="flex min-h-12 items-center gap-3 dense:min-h-9">
               {may && (
@@ -94,6 +96,7 @@ function Move({ data, may }: { data: SheetVersions; may: boolean }) {
           </li>
         ))}
       </ul>
+      {more > 0 && <p className="text-quiet">And {more} more, once these are moved.</p>}
       {may && (
         <Button
           disabled={chosen.length === 0 || moving.isPending}
@@ -126,7 +129,7 @@ export function VersionsPanel({ sheet }: { sheet: SheetTable }) {
               <li key={one.version_id} className="rule-below py-1">
                 <Link to={`/circuits/${one.version_id}?ask=versions`}>Version {one.n}</Link>
                 <span className="text-quiet">
-                  , {one.person ?? 'shipped'}, {one.published_at.slice(0, 10)}, {count(one.units, 'unit')}
+                  , {one.person ?? 'shipped'}, {spokenDay(one.published_at, HERE)}, {count(one.units, 'unit')}
                   {one.jobs > 0 && `, ${count(one.jobs, 'open job')} on it`}
                 </span>
               </li>

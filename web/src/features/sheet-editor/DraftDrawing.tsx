@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useId, useRef } from 'react'
 import { Waiting } from '../../shared/ui/Waiting'
-import { draftDrawing } from '../../shared/api/drawing'
+import { draftDrawing, type Picture } from '../../shared/api/drawing'
 import type { Looks } from '../../shared/drawing/looks'
 import { Sheet } from '../../shared/drawing/Sheet'
 import { Viewport, type View } from '../../shared/drawing/Viewport'
@@ -10,13 +10,13 @@ import type { Draft, SheetChange } from '../../shared/api/drafts'
 const nothing = () => undefined
 
 /** What the draft changes stands out on its drawing. */
-function looksOf(changes: SheetChange[]): Looks {
-  const changed = new Set(changes.map((one) => one.uuid))
-  const parts = new Map(changes.filter((one) => !one.item.startsWith('wire ')).map((one) => [one.item, one.what]))
+function looksOf(changes: SheetChange[], picture: Picture): Looks {
+  const changed = new Map(changes.map((one) => [one.uuid, one.what]))
+  const uuids = new Map(picture.parts.map((part) => [part.part, part.uuid]))
   return {
     wire: (uuid) => ({ shade: uuid !== null && changed.has(uuid) ? 'lit' : 'plain', stands: null, words: null }),
     part: (id) => {
-      const what = id === null ? undefined : parts.get(id)
+      const what = changed.get(uuids.get(id) ?? '')
       return { shade: 'plain', mark: what ? 'marked' : null, notes: what ? [what] : [] }
     },
   }
@@ -44,8 +44,7 @@ export function DraftDrawing({ draft }: { draft: Draft }) {
       >
         <Sheet
           picture={picture}
-          colours={data.colours}
-          looks={looksOf(draft.changes ?? [])}
+          looks={looksOf(draft.changes ?? [], picture)}
           pin={null}
           onWire={nothing}
           onPin={nothing}

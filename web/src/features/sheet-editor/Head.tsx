@@ -2,6 +2,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { TextField } from '../../shared/ui/TextField'
+import { BothVersions } from '../../shared/writes/BothVersions'
 import { useWrite } from '../../shared/writes/useWrite'
 import { typeHead, type Draft } from '../../shared/api/drafts'
 
@@ -18,18 +19,23 @@ const LINES = [
   { key: 'note', label: 'Note', help: undefined },
 ] as const
 
+const MORE = 'Key states, zones, places, loops, links'
+const FIELDS = [...LINES, { key: 'more', label: MORE }] as const
+
 /** What stands at the head of the sheet, folded away while rows are typed. */
 export function Head({ draft, onSaved }: { draft: Draft; onSaved: (draft: Draft) => void }) {
   const { head, more } = draft
   const empty: Typed = { title: head.title, reference: head.reference ?? '', note: head.note ?? '', more }
-  const { value, change, write, error, isPending } = useWrite<Typed, Draft>({
+  const { value, change, write, error, isPending, isDrafted, base, rebase } = useWrite<Typed, Draft>({
     name: `draft-head:${draft.id}`,
     empty,
     version: draft.head_version,
     onSaved,
   })
+  // Somebody else saved the head since it was begun here.
+  const behind = isDrafted && base !== null && base < draft.head_version
   return (
-    <details className="rule-below pb-2">
+    <details className="rule-below pb-2" open={behind || undefined}>
       <summary className="min-h-12 content-center font-label font-bold">
         Title, reference, key states, zones, links
         {draft.wrong.length > 0 && <span className="text-act"> ({draft.wrong.length} wrong)</span>}
@@ -59,7 +65,7 @@ export function Head({ draft, onSaved }: { draft: Draft; onSaved: (draft: Draft)
           />
         ))}
         <Field
-          label="Key states, zones, places, loops, links"
+          label={MORE}
           help="By their names, as in “zones: { roof: { label: Roof, exposure: [wet] } }”"
           error={error?.fields.more?.join(', ')}
         >
@@ -75,8 +81,24 @@ export function Head({ draft, onSaved }: { draft: Draft; onSaved: (draft: Draft)
             />
           )}
         </Field>
-        <ErrorNote error={error} />
-        <Button type="submit" look="main" disabled={isPending || draft.ended}>
+        {behind ? (
+          <BothVersions
+            differences={FIELDS.filter(({ key }) => value[key] !== empty[key]).map(({ key, label }) => ({
+              field: key,
+              label,
+              mine: value[key],
+              theirs: empty[key],
+            }))}
+            onChosen={(sides) => {
+              const both = { ...value }
+              for (const { key } of FIELDS) if (sides[key] === 'theirs') both[key] = empty[key]
+              rebase(both, draft.head_version)
+            }}
+          />
+        ) : (
+          <ErrorNote error={error} />
+        )}
+        <Button type="submit" look="main" disabled={isPending || draft.ended || behind}>
           Save the head
         </Button>
       </form>

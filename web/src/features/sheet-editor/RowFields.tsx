@@ -14,10 +14,12 @@ interface Props {
   chosen: boolean
   onChoose: ((chosen: boolean) => void) | null
   onSaved: (draft: Draft) => void
+  /** No network: the row waits on the device. */
+  onWaiting?: () => void
 }
 
 /** One row of the sheet, written when it is left; what is wrong in it stands below it. */
-export function RowFields({ draft, row, chosen, onChoose, onSaved }: Props) {
+export function RowFields({ draft, row, chosen, onChoose, onSaved, onWaiting }: Props) {
   const columns = COLUMNS[row.kind]
   const empty = Object.fromEntries(columns.map(({ key }) => [key, row.typed[key] ?? '']))
   const writing = useWrite<Typed, Draft>({
@@ -25,6 +27,7 @@ export function RowFields({ draft, row, chosen, onChoose, onSaved }: Props) {
     empty,
     version: row.row_version,
     onSaved,
+    ...(onWaiting ? { onWaiting } : {}),
   })
   const { value, change, write, error, isDrafted, rebase } = writing
   const typed = useRef(value)

@@ -5,6 +5,7 @@ import { useWrite } from '../../shared/writes/useWrite'
 import { copyBlock, type Draft, type DraftRow } from '../../shared/api/drafts'
 import { COLUMNS, GRID } from './columns'
 import { RowFields } from './RowFields'
+import { useFreshRow } from './useFreshRow'
 
 const NONE: string[] = []
 
@@ -19,7 +20,7 @@ export function Rows({
   onSaved: (draft: Draft) => void
 }) {
   const rows = draft.rows.filter((row) => row.kind === kind)
-  const [fresh, setFresh] = useState(() => crypto.randomUUID())
+  const [fresh, another] = useFreshRow(draft, kind)
   const [chosen, setChosen] = useState(NONE)
   const copying = useWrite<object, Draft>({
     name: `copy-block:${draft.id}`,
@@ -65,17 +66,15 @@ export function Rows({
             }
           />
         ))}
-        {!draft.ended && (
+        {!draft.ended && fresh && (
           <RowFields
             key={fresh}
             draft={draft}
             row={{ item_uuid: fresh, kind, typed: {}, row_version: 0, wrong: [] }}
             chosen={false}
             onChoose={null}
-            onSaved={(reply) => {
-              setFresh(crypto.randomUUID())
-              onSaved(reply)
-            }}
+            onSaved={onSaved}
+            onWaiting={another}
           />
         )}
       </ul>

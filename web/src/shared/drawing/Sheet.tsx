@@ -14,13 +14,12 @@ interface Taps {
 
 interface Props extends Taps {
   picture: Picture
-  colours: Record<string, string>
   looks: Looks
   pin: string | null
 }
 
 /** Everything on one picture: zones behind, wires, parts, words, and what can be tapped in front. */
-export const Sheet = memo(function Sheet({ picture, colours, looks, pin, onWire, onPin, onPart }: Props) {
+export const Sheet = memo(function Sheet({ picture, looks, pin, onWire, onPin, onPart }: Props) {
   return (
     <>
       {picture.zones.map((zone, index) => (
@@ -35,7 +34,7 @@ export const Sheet = memo(function Sheet({ picture, colours, looks, pin, onWire,
       ))}
       {picture.wires.map((wire, index) => {
         const { shade, stands } = looks.wire(wire.wire)
-        return <Wire key={wire.wire ?? index} {...{ wire, shade, stands, colours }} onTap={onWire} />
+        return <Wire key={wire.wire ?? index} {...{ wire, shade, stands }} onTap={onWire} />
       })}
       {picture.parts.map((part) => {
         const { shade, mark, notes } = looks.part(part.part)

@@ -21,19 +21,16 @@ interface Props {
   wire: PictureWire
   shade: Shade
   stands: WireLook['stands']
-  colours: Record<string, string>
   onTap: (number: string) => void
 }
 
 /** A wire in its colour and tracer, with a dark edge; or in what it is at. */
-export const Wire = memo(function Wire({ wire, shade, stands, colours, onTap }: Props) {
+export const Wire = memo(function Wire({ wire, shade, stands, onTap }: Props) {
   const d = rounded(wire.points)
   if (wire.wire === null)
     return <path d={d} fill="none" strokeWidth="1.2" strokeDasharray="3 3" className="stroke-quiet" />
   const more = wire.thick ? 2 : 0
-  const [colour, tracer] = (wire.colour ?? '').toLowerCase().split('/', 2)
-  const own = colours[colour?.trim() ?? '']
-  const second = colours[tracer?.trim() ?? '']
+  const [own, second] = wire.shades
   const halo = HALO[shade]
   return (
     <g

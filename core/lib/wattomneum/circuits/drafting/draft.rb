@@ -17,7 +17,10 @@ module Wattomneum
         # What of the head is written as one text.
         MORE = %w[states zones places loops links].freeze
         LISTS = { 'component' => 'components', 'wire' => 'wires' }.freeze
-        private_constant :LISTS
+        NAMING_PINS = %w[reference places loops links].freeze
+        # What YAML takes for the end of a line, though JSON lets it stand.
+        LINE_ENDS = /[\u0085\u2028\u2029]/
+        private_constant :LISTS, :NAMING_PINS, :LINE_ENDS
 
         # @param head [Hash{String => Object}] HEAD as a sheet has them
         # @param rows [Array<Row>] in their order
@@ -66,16 +69,12 @@ module Wattomneum
         # @return [Sheet, nil] nil where the head itself can not be read
         def sound_part
           left = @rows
-          left.size.succ.times do
-            sheet, problems = left.equal?(@rows) ? whole : read(left)
-            return sheet if sheet
-
-            bad = problems.filter_map(&:uuid)
-            return if bad.empty?
-
+          sheet, problems = whole
+          until sheet || (bad = problems.filter_map(&:uuid)).empty?
             left = left.reject { |row| bad.include?(row.uuid) }
+            sheet, problems = read(left)
           end
-          nil
+          sheet || read(left, bare_head(left)).first
         end
 
         private
@@ -90,18 +89,26 @@ module Wattomneum
           end
         end
 
+        # Without what names a pin that may be among what is wrong: volts are counted from any pin that is left.
+        def bare_head(rows)
+          pin = rows.filter_map { |row| row.typed['from'] if row.kind == 'wire' }.first
+          { **@head.except(*NAMING_PINS), 'reference' => pin }.compact
+        end
+
         # One row a line, so that every objection finds its row again.
-        def read(rows)
-          lines = @head.map { |name, value| "#{name}: #{JSON.generate(value)}" }
+        def read(rows, head = @head)
+          lines = head.map { |name, value| "#{name}: #{one_line(value)}" }
           at = {}
           LISTS.each do |kind, list|
             mine = rows.select { |row| row.kind == kind }
             lines << (mine.empty? ? "#{list}: []" : "#{list}:")
-            mine.each { |row| at[(lines << "  - #{JSON.generate(fields.fetch(row.uuid).first)}").size] = row.uuid }
+            mine.each { |row| at[(lines << "  - #{one_line(fields.fetch(row.uuid).first)}").size] = row.uuid }
           end
           result = Notation::SheetReader.read(lines.join("\n"))
           [result.sheet, result.problems.map { |problem| Objection.new(uuid: at[problem.line], message: problem.message, way_out: problem.way_out) }]
         end
+
+        def one_line(value) = JSON.generate(value).gsub(LINE_ENDS) { |mark| format('\\u%04x', mark.ord) }
       end
     end
   end

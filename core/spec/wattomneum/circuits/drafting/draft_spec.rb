@@ -40,4 +40,22 @@ RSpec.describe Wattomneum::Circuits::Drafting::Draft do
     expect(draft.objections.map(&:uuid).uniq).to eq([nil])
     expect(draft.sound_part).to be_nil
   end
+
+  # The battery row is wrong: pins that volts are counted from, places and links go with it, the rest is drawn all the same.
+  it 'draws what is left where the part is wrong that the head names' do
+    draft = described_class.of(fetch('start_24v'))
+    broken = draft.rows.map do |one|
+      one.typed['id'].to_s.start_with?('BAT') ? row('component', one.uuid, **one.typed.transform_keys(&:to_sym), kind: 'batery') : one
+    end
+    left = described_class.new(draft.head, broken).sound_part
+    expect([left.parts.map(&:id).grep(/BAT/), left.part('K1').id]).to eq([[], 'K1'])
+  end
+
+  # U+2028 and U+0085 end a line in YAML, not in JSON: objections must find their rows all the same.
+  it 'finds the row of an objection whatever is typed in the rows before it' do
+    lamp = row('component', uuid(3), id: 'H1', kind: 'load', label: "one\u2028two\u0085three\nfour", facts: 'watt: 21')
+    draft = typed(lamp: lamp, three: row('wire', uuid(6), number: '3', from: 'H1:9', to: 'BAT:-'))
+    expect(draft.objections.map(&:uuid)).to eq([uuid(6)])
+    expect(typed(lamp: lamp).sheet.part('H1').label).to eq("one\u2028two\u0085three\nfour")
+  end
 end

@@ -74,10 +74,24 @@ module Server
     def put_down
       return if @process.nil?
 
-      Process.kill('KILL', @process.pid) if @process.alive?
-      [@input, @output].each(&:close)
+      end_it
+      [@input, @output].each { |pipe| shut(pipe) }
       @process.value
       @process = nil
+    end
+
+    # One that is ending by itself may be gone before the signal reaches it.
+    def end_it
+      Process.kill('KILL', @process.pid)
+    rescue Errno::ESRCH
+      nil
+    end
+
+    # What was still to be written to one that is gone can not be.
+    def shut(pipe)
+      pipe.close
+    rescue Errno::EPIPE
+      nil
     end
   end
 end

@@ -17,6 +17,13 @@ RSpec.describe Server::Layouter do
     layouter.stop
   end
 
+  it 'takes one that is gone before the signal reaches it for ended' do
+    allow(Process).to receive(:kill).and_raise(Errno::ESRCH)
+    once = stand_in("gets; #{answering}")
+    expect(Array.new(2) { once.draw(brief) }).to all(eq({ 'pictures' => [] }))
+    expect { once.stop }.not_to raise_error
+  end
+
   it 'starts it anew where it ended, and ends one that does not answer in time' do
     once = stand_in("gets; #{answering}")
     expect(Array.new(3) { once.draw(brief) }.uniq).to eq([{ 'pictures' => [] }])

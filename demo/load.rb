@@ -6,6 +6,7 @@ require_relative '../server/boot'
 require_relative 'charging'
 require_relative 'grounds'
 require_relative 'history'
+require_relative 'otherwise'
 require_relative 'reading_rows'
 require_relative 'shelf'
 require_relative 'traces'
@@ -44,6 +45,7 @@ module Demo
         charging_sessions(people.fetch('electrician'))
         traces(hidden.transform_keys(&:number), people.fetch('electrician'))
         notices(people.fetch('electrician'))
+        Otherwise.new(@plan.fetch('otherwise'), by: people.fetch('electrician')).write
         Workshop.new(@plan, by: people.fetch('electrician'), now: @now).write
         Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
       end

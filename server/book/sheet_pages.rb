@@ -8,8 +8,9 @@ module Server
       # @param paper [String] of Paper
       # @param view [String] of Wattomneum::Circuits::ConnectorFace, one for a whole book
       def initialize(read, paper:, view:)
+        @own = Presenters::Circuits::OwnFacts.new(read).all.fetch(:own)
         @sheet = read.sheet
-        @pictures = Presenters::Circuits::SheetDrawing.pictures(read.drawing, read.sheet)
+        @pictures = Presenters::Circuits::SheetDrawing.pictures(read.drawing, read.sheet, read.overrides.keys)
         @paper = paper
         @view = view
       end
@@ -21,6 +22,7 @@ module Server
         book.pdf.start_new_page
         book.heading("Wires of #{@sheet.title}")
         book.list(%w[Wire Colour Size From To Length Zone], wires, shares: [0.09, 0.12, 0.08, 0.26, 0.26, 0.06, 0.13])
+        otherwise(book)
         faces(book)
       end
 
@@ -47,6 +49,16 @@ module Server
            wire.zone && (@sheet.zones.dig(wire.zone, 'label') || wire.zone)].map(&:to_s)
         end
       end
+
+      def otherwise(book)
+        return if @own.empty?
+
+        book.heading('Otherwise on this unit, underlined on the drawing')
+        rows = @own.map { |own| ["#{own[:name]} #{own[:fact][:label]}", *said(own[:fact]), *own[:fact][:own].values_at(:why, :person)].map(&:to_s) }
+        book.list(%w[What Here Sheet Why Who], rows, shares: [0.18, 0.15, 0.15, 0.34, 0.18])
+      end
+
+      def said(fact) = fact.values_at(:says, :sheet_says).map { |says| says ? [says, fact[:unit]].compact.join(' ') : 'not said' }
 
       def end_of(node)
         part = @sheet.part(node.split(':', 2).first)

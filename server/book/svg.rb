@@ -113,33 +113,39 @@ module Server
           names = part['words'].map do |word|
             name = word['look'] == 'name'
             text(word['text'], word['x'], word['y'], size: SIZES[name ? :name : :pin], anchor: word['anchor'], weight: name ? 700 : 500,
-                 fill: part['kind'] == 'body' ? PAPER : INK)
+                 own: name && part['own'], fill: part['kind'] == 'body' ? PAPER : INK)
           end
           %(<g transform="translate(#{part['x']} #{part['y']})">#{shapes.join}#{names.join}</g>)
         end
       end
 
       def words(picture)
-        labels = picture['parts'].filter_map { |part| part['label'] }.flat_map do |label|
-          label['lines'].each_with_index.map do |line, index|
-            text(line, label['x'] + 3, label['y'] + (14 * index) + 11, size: SIZES[:name], weight: index.zero? ? 700 : 500)
-          end
-        end
-        labels + picture['wires'].filter_map { |wire| wire['label'] }.flat_map { |label| wire_label(label) }
+        labelled(picture['parts']).flat_map { |part| part_label(part['label'], own: part['own']) } +
+          labelled(picture['wires']).flat_map { |wire| wire_label(wire['label'], own: wire['own']) }
       end
 
-      def wire_label(label)
+      def labelled(things) = things.select { |one| one['label'] }
+
+      def part_label(label, own:)
         label['lines'].each_with_index.map do |line, index|
-          next text(line, label['x'] + 2, label['y'] + 10.5 + (13 * index), size: SIZES[:wire]) unless label['turned']
+          text(line, label['x'] + 3, label['y'] + (14 * index) + 11, size: SIZES[:name], weight: index.zero? ? 700 : 500, own: own)
+        end
+      end
+
+      def wire_label(label, own:)
+        label['lines'].each_with_index.map do |line, index|
+          next text(line, label['x'] + 2, label['y'] + 10.5 + (13 * index), size: SIZES[:wire], own: own) unless label['turned']
 
           x, y = [label['x'] + 10.5 + (13 * index), label['y'] + label['height'] - 2].map { |at| at.round(1) }
-          %(<g transform="translate(#{x} #{y}) rotate(-90)">#{text(line, 0, 0, size: SIZES[:wire])}</g>)
+          %(<g transform="translate(#{x} #{y}) rotate(-90)">#{text(line, 0, 0, size: SIZES[:wire], own: own)}</g>)
         end
       end
 
-      def text(words, x, y, size:, anchor: 'start', weight: 500, fill: INK)
+      # What a unit has otherwise is underlined.
+      def text(words, x, y, size:, anchor: 'start', weight: 500, fill: INK, own: false)
         at = %(x="#{x.round(1)}" y="#{y.round(1)}" font-size="#{size}" font-weight="#{weight}" fill="#{fill}")
-        %(<text #{at}#{%( text-anchor="#{anchor}") unless anchor == 'start'}>#{escaped(words)}</text>)
+        look = [(%( text-anchor="#{anchor}") unless anchor == 'start'), (' text-decoration="underline"' if own)].join
+        %(<text #{at}#{look}>#{escaped(words)}</text>)
       end
 
       def box(at) = at.values_at('x', 'y', 'width', 'height').zip(%w[x y width height]).map { |value, name| %(#{name}="#{value.round(1)}") }.join(' ')

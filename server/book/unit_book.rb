@@ -30,7 +30,7 @@ module Server
 
       def otherwise
         own = @sheets.sum { |one| one.overrides.size }
-        own.zero? ? [] : ["#{own} things are otherwise on this unit, and printed as they are on it"]
+        own.zero? ? [] : ["#{own} things are otherwise on this unit, printed as they are on it and underlined"]
       end
 
       def printed = "Printed #{@day.strftime('%-d %b %Y')}"

@@ -57,7 +57,7 @@ module Server
         conflict = circuits.conflicts.find { |one| one.key == input[:conflict_key] } || refuse('conflict_key', 'no such conflict on this unit')
         option = conflict.options.find { |one| one.label == input[:choice] }
         option || refuse('choice', "choose one of: #{conflict.options.map(&:label).join('; ')}")
-        apply(option.overrides, circuits)
+        apply(option.overrides, circuits, why: "#{conflict.words}: #{option.label}", by: by)
         Ruling.create(**input.slice(:id, :conflict_key, :choice), note: input.fetch(:note, ''), unit_id: @unit.id, words: conflict.words,
                                                                   overrides: Sequel.pg_jsonb(option.overrides), person_id: by.id)
       end
@@ -68,11 +68,11 @@ module Server
         raise Refusals::InvalidInput.new("Please look at: #{field.tr('_', ' ')}", fields: { field => [sentence] })
       end
 
-      def apply(overrides, circuits)
+      def apply(overrides, circuits, **said)
         circuits.fitted.each do |fitted|
           sheet = circuits.machine(fitted).sheet
           own = overrides.slice(*(sheet.wires.map(&:uuid) + sheet.parts.map(&:uuid)))
-          fitted.override(lock_version: fitted.lock_version, overrides: own) if own.any?
+          fitted.override(own, **said) if own.any?
         end
       end
     end

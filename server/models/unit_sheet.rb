@@ -45,21 +45,63 @@ module Server
         def version_items(version) = db[:sheet_item].where(version_id: version.id).distinct.select_map(Sequel.cast(:item_uuid, :text))
       end
 
-      # @param input [Hash] of Contracts::SheetOverrides
+      # One fact as somebody saw it on the machine.
+      #
+      # @param input [Hash] of Contracts::NewOwnFact
+      # @param by [Account]
       # @return [UnitSheet]
-      # @raise [Wattomneum::Error] if the sheet has no such item or field
-      def override(input)
-        unless input[:lock_version] == lock_version
-          raise Refusals::EditConflict.new('Somebody else changed this sheet meanwhile. Look at it and save again',
-                                           details: { theirs: { overrides: overrides.to_h, lock_version: lock_version } })
+      # @raise [Refusals::EditConflict] if somebody else said otherwise meanwhile, or the unit has another version by now
+      # @raise [Wattomneum::Error] if there is no such item or fact, or it can not be so
+      def differ(input, by:)
+        current!
+        own = Wattomneum::Circuits::OwnFacts.new(version.to_core, overrides.to_h)
+        now = own.fact(*input.values_at(:item, :field)).says
+        unless now == input[:was]
+          raise Refusals::EditConflict.new("Somebody else changed this meanwhile: it is #{now || 'not said'} now. Look at it and save again",
+                                           details: { theirs: { says: now } })
         end
 
-        changed = overrides.to_h.merge(input[:overrides].transform_keys(&:to_s)) { |_, old, new| old.merge(new) }
+        keep(own.change(*input.values_at(:item, :field, :says)), why: input[:why], by: by)
+      end
+
+      # What a ruling says is true.
+      #
+      # @param changes [Hash{String => Hash}] by item UUID
+      # @param why [String]
+      # @param by [Account]
+      # @return [UnitSheet]
+      # @raise [Wattomneum::Error] if the sheet has no such item or field
+      def override(changes, why:, by:)
+        changed = overrides.to_h.merge(changes) { |_, old, new| old.merge(new) }
+        Wattomneum::Circuits::Notation::OverrideCheck.call(version.to_core, changed)
+        keep(changed, why: why, by: by)
+      end
+
+      private
+
+      def current!
+        return if during.end.nil?
+
+        raise Refusals::EditConflict, 'This unit has another version of this sheet by now: open it from the unit, and say it there'
+      end
+
+      def keep(changed, why:, by:)
         sheet = version.to_core
-        Wattomneum::Circuits::Notation::OverrideCheck.call(sheet, changed)
         Queries::Machines.within_budget { sheet.with_overrides(changed).circuit }
+        tell(sheet, changed, why, by)
         update(overrides: Sequel.pg_jsonb(changed))
         self
+      end
+
+      # Every fact that reads otherwise from now on, be it one that gave way.
+      def tell(sheet, changed, why, by)
+        before, after = [overrides.to_h, changed].map { |own| Wattomneum::Circuits::OwnFacts.new(sheet, own) }
+        (overrides.to_h.keys | changed.keys).each do |uuid|
+          before.of(uuid).zip(after.of(uuid)).reject { |was, now| was.says == now.says }.each do |was, now|
+            OwnFact.create(unit_id: unit_id, sheet_id: sheet_id, item_uuid: uuid, item: after.name_of(uuid), field: now.field,
+                           was: was.says, says: now.says, why: why, person_id: by.id)
+          end
+        end
       end
     end
   end

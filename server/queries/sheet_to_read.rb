@@ -44,8 +44,19 @@ module Server
       # @return [Wattomneum::Circuits::Sheet]
       def sheet = machine.sheet
 
-      # @return [Models::SheetDrawing] what there is of it; ordered where there is nothing
-      def drawing = @drawing ||= Models::SheetDrawing.order(version.content, version.digest)
+      # @return [Models::SheetDrawing] what there is of it; ordered where there is nothing. One for all that have the version, but for a unit
+      #   whose wires lead elsewhere
+      def drawing
+        @drawing ||= lies_otherwise? ? Models::SheetDrawing.order_sheet(sheet) : Models::SheetDrawing.order(version.content, version.digest)
+      end
+
+      private
+
+      # What decides where a thing is drawn.
+      PLACES = %w[from to body zone].freeze
+      private_constant :PLACES
+
+      def lies_otherwise? = overrides.any? { |_, own| own.keys.intersect?(PLACES) }
     end
   end
 end

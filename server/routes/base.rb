@@ -109,8 +109,9 @@ module Server
       #
       # @param order [Models::SheetDrawing]
       # @param sheet [Wattomneum::Circuits::Sheet]
-      def drawn(order, sheet)
-        return polled(Presenters::Circuits::SheetDrawing.call(order, sheet)) if order.done?
+      # @param own [Array<String>] UUIDs of what is otherwise on a unit
+      def drawn(order, sheet, own: [])
+        return polled(Presenters::Circuits::SheetDrawing.call(order, sheet, own)) if order.done?
 
         status 202
         json(before: order.before)

@@ -11,7 +11,7 @@ module Server
         allow!(:read)
         wish = asked!(Contracts::BookWish)
         one = Queries::SheetToRead.by_id(id_param)
-        pictures = Presenters::Circuits::SheetDrawing.pictures(one.drawing, one.sheet)
+        pictures = Presenters::Circuits::SheetDrawing.pictures(one.drawing, one.sheet, one.overrides.keys)
         raise Refusals::NotFound, 'It is not drawn yet: look at its drawing first' if pictures.empty?
 
         attachment "#{one.sheet.key}#{"-#{wish[:paper]}-#{wish[:page] || 1}" if wish[:paper]}.svg"

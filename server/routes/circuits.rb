@@ -30,7 +30,7 @@ module Server
 
       get '/api/circuits/:id/drawing' do
         allow!(:read)
-        drawn(here.drawing, here.sheet)
+        drawn(here.drawing, here.sheet, own: overrides.keys)
       end
 
       get '/api/circuits/:id/pin' do
@@ -101,12 +101,22 @@ module Server
         end
       end
 
-      put '/api/circuits/:id/overrides' do
+      get '/api/circuits/:id/facts' do
+        allow!(:read)
+        json(facts(id_param(:item)))
+      end
+
+      get '/api/circuits/:id/own-facts' do
+        allow!(:read)
+        json(Presenters::Circuits::OwnFacts.new(here).all)
+      end
+
+      post '/api/circuits/:id/own-facts' do
         allow!(:edit_circuits)
-        once(200, :table) do
+        once(201, :facts_said) do
           raise Refusals::NotFound, 'No such sheet on a unit' if fitted.nil?
 
-          hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').override(contract!(Contracts::SheetOverrides))
+          hold!(Models::UnitSheet.dataset.eager(version: :sheet), id_param, 'sheet on a unit').differ(contract!(Contracts::NewOwnFact), by: person)
           remove_instance_variable(:@here)
           nil
         end
@@ -121,6 +131,8 @@ module Server
         Presenters::Circuits::SheetLine.call(Models::SheetVersion.where(id: id).eager(:sheet).first)
       end
 
+      def facts(item) = Presenters::Circuits::OwnFacts.new(here).of(item)
+      def facts_said = facts(payload['item'])
       def versions = Presenters::Circuits::Versions.call(version.sheet, Queries::UnitsOfSheet.new(version.sheet_id))
       def worked_out(&question) = json(Queries::Machines.within_budget(&question))
 

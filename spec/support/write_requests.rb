@@ -143,8 +143,7 @@ reading: kept.id),
     fitted = MODELS::UnitSheet.current.eager(version: :sheet).all.first
     wire = fitted.version.to_core.wires.first
     [write('post', '/api/circuits', { content: fitted.version.content, wires_csv: nil }),
-     write('put', '/api/circuits/{id}/overrides', { lock_version: fitted.lock_version, overrides: { wire.uuid => { length_m: 2.5, colour: 'red' } } },
-           id: fitted.id),
+     write('post', '/api/circuits/{id}/own-facts', { item: wire.uuid, field: 'colour', was: wire.colour, says: 'pink', why: 'Seen' }, id: fitted.id),
      write('post', '/api/circuits/{id}/units', { units: [fitted.unit_id] }, id: fitted.version_id),
      write('post', '/api/units/{id}/circuits', { version_id: fitted.version_id }, id: fitted.unit_id),
      write('post', '/api/units/{id}/circuits/as-sisters', id: @unit.id),

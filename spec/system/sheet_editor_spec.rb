@@ -11,8 +11,26 @@ RSpec.describe 'The sheet editor' do
     find('h1').click
   end
 
+  def say_otherwise(fitted, number)
+    Server::Models::SheetDrawing.order(fitted.version.content, fitted.version.digest)
+    Server::Workers::DrawSheets.all(Drawn::LAYOUTER)
+    visit "/circuits/#{fitted.id}?wire=7"
+    expect(page).to have_css('[data-wire="7"]')
+    click_button "#{number} has it otherwise"
+    select 'length: 0.8 m', from: 'What is otherwise'
+    fill_in 'It is, in m', with: 'long'
+    fill_in 'Why', with: 'Led round the heater'
+    click_button "So it is on #{number}"
+    expect(page).to have_css('[role=alert]', text: 'length is a number, got "long"')
+    fill_in 'It is, in m', with: '1,4'
+    click_button "So it is on #{number}"
+    expect(page).to have_css('dd', text: /1.4 m\s+Sheet: 0.8 m. Led round the heater. /).and have_link('1 of its own')
+    expect(page).to have_css('[data-wire-words="7"] [text-decoration=underline]')
+    expect(fitted.refresh.overrides.to_h.values).to eq([{ 'length_m' => 1.4 }])
+  end
+
   { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
-    it "takes a bad row as it is typed, is mended, undone and published, and a unit is moved to the version, on #{screen}", **how do
+    it "takes a bad row as typed, is mended, undone, published, and a unit moved to the version says what it has otherwise, on #{screen}", **how do
       before = newest
       unit = Server::Models::UnitSheet.current.where(version_id: before.id).eager(:unit).first.unit
       visit "/circuits/#{before.id}?ask=versions"
@@ -28,13 +46,14 @@ RSpec.describe 'The sheet editor' do
       expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
       click_button 'Publish as version'
       expect(page).to have_current_path(%r{/circuits/}).and have_content("version #{before.n + 1}")
-      click_button 'Versions'
+      how[:phone] ? select('Versions', from: 'Ask the sheet') : click_button('Versions')
       check "#{unit.number} #{unit.name}", allow_label_click: true
       click_button "Move 1 unit to version #{newest.n}"
       expect(page).to have_no_field(unit.number)
       expect(page).to have_css('li', text: "Version #{newest.n}").and have_content('1 unit')
-      now = Server::Models::UnitSheet.current.where(unit_id: unit.id).eager(:version).all.map(&:version).find { |one| one.sheet_id == newest.sheet_id }
-      expect([now.id, now.to_core.wire('7').colour]).to eq([newest.id, 'violet/white'])
+      now = Server::Models::UnitSheet.current.where(unit_id: unit.id, sheet_id: newest.sheet_id).eager(:version).first
+      expect([now.version_id, now.version.to_core.wire('7').colour]).to eq([newest.id, 'violet/white'])
+      say_otherwise(now, unit.number)
     end
   end
 

@@ -7,15 +7,21 @@ module Server
       class SheetDrawing
         # @param row [Models::SheetDrawing] that is done
         # @param sheet [Wattomneum::Circuits::Sheet] with overrides
-        def self.call(row, sheet)
-          { pictures: pictures(row, sheet), problem: row.problem }
+        # @param own [Array<String>] UUIDs of what is otherwise on the unit
+        def self.call(row, sheet, own)
+          { pictures: pictures(row, sheet, own), problem: row.problem }
         end
 
         # @return [Array<Hash>] none where it is not drawn
-        def self.pictures(row, sheet) = row.drawing.to_h.fetch('pictures', []).each { |picture| new(sheet).rewrite(picture) }
+        def self.pictures(row, sheet, own)
+          presenter = new(sheet, own)
+          row.drawing.to_h.fetch('pictures', []).each { |picture| presenter.rewrite(picture) }
+        end
 
         # @param sheet [Wattomneum::Circuits::Sheet]
-        def initialize(sheet)
+        # @param own [Array<String>]
+        def initialize(sheet, own)
+          @own = own.to_set
           @parts = sheet.parts.to_h { |part| [part.uuid, part] }
           @wires = sheet.wires.to_h { |wire| [wire.uuid, wire] }
         end
@@ -23,8 +29,12 @@ module Server
         # @param picture [Hash] is changed
         # @return [void]
         def rewrite(picture)
-          picture['parts'].each { |drawn| name(drawn, @parts[drawn['uuid']]) if drawn['uuid'] && drawn['label'] }
+          picture['parts'].each do |drawn|
+            drawn['own'] = @own.include?(drawn['uuid'])
+            name(drawn, @parts[drawn['uuid']]) if drawn['uuid'] && drawn['label']
+          end
           picture['wires'].each do |drawn|
+            drawn['own'] = @own.include?(drawn['wire'])
             colour(drawn, @wires[drawn['wire']]) if drawn['wire']
             drawn['shades'] = Wattomneum::Circuits::Drawing::WireColours.of(drawn['colour'])
           end

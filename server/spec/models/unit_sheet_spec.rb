@@ -7,6 +7,8 @@ RSpec.describe Server::Models::UnitSheet do
   let(:second) { Server::Models::Sheet.bring_in(text.sub('length_m: 1.2', 'length_m: 1.4')) }
   let(:start) { Time.utc(2026, 11, 1) }
 
+  def said = { why: 'measured', by: sign_in_as('lead') }
+
   it 'stands from one time on, until another version takes its place' do
     described_class.fit(unit, first, at: start)
     described_class.fit(unit, second, at: start + 3600)
@@ -29,8 +31,7 @@ RSpec.describe Server::Models::UnitSheet do
 
   it 'drops overrides of items that the new version has not' do
     fitted = described_class.fit(unit, first, at: start)
-    fitted.override(lock_version: 0,
-                    overrides: { first.to_core.wire('28').uuid => { 'length_m' => 3.0 }, first.to_core.wire('1').uuid => { 'length_m' => 2.0 } })
+    fitted.override({ first.to_core.wire('28').uuid => { 'length_m' => 3.0 }, first.to_core.wire('1').uuid => { 'length_m' => 2.0 } }, **said)
     without = Server::Models::Sheet.bring_in(text.lines.reject { |line| line.include?('number: "28"') }.join)
     kept = described_class.fit(unit, without, at: start + 60).overrides.to_h
     expect(kept.keys).to eq([first.to_core.wire('1').uuid])
@@ -42,7 +43,7 @@ RSpec.describe Server::Models::UnitSheet do
 
   it 'keeps every change on the audit trail' do
     fitted = described_class.fit(unit, first, at: start)
-    fitted.override(lock_version: 0, overrides: { first.to_core.wire('1').uuid => { 'length_m' => 2.0 } })
+    fitted.override({ first.to_core.wire('1').uuid => { 'length_m' => 2.0 } }, **said)
     entry = Server::DB[:audit].where(table_name: 'unit_sheet', row_id: fitted.id, action: 'update').first
     expect([entry[:before]['overrides'], entry[:after]['overrides'].values]).to eq([{}, [{ 'length_m' => 2.0 }]])
   end

@@ -5,7 +5,7 @@ RSpec.describe Server::Presenters::Circuits::SheetDrawing do
   let(:sheet) { Wattomneum::Circuits::Library.fetch('start_24v') }
   let(:row) { Server::Models::SheetDrawing.new.tap { |one| one.picture = JSON.generate('pictures' => Drawn.pictures('start_24v')) } }
 
-  def pictures(overrides = {}) = described_class.call(row, sheet.with_overrides(overrides))[:pictures]
+  def pictures(overrides = {}) = described_class.call(row, sheet.with_overrides(overrides), overrides.keys)[:pictures]
   def wire(number, overrides = {}) = pictures(overrides).first['wires'].find { |one| one['number'] == number }
   def part(id, overrides = {}) = pictures(overrides).first['parts'].find { |one| one['part'] == id }
 
@@ -40,6 +40,6 @@ RSpec.describe Server::Presenters::Circuits::SheetDrawing do
   it 'has none where the sheet could not be drawn, and says why' do
     row.picture = nil
     row.problem = 'the drawing was not ready after 60 s'
-    expect(described_class.call(row, sheet)).to eq(pictures: [], problem: 'the drawing was not ready after 60 s')
+    expect(described_class.call(row, sheet, [])).to eq(pictures: [], problem: 'the drawing was not ready after 60 s')
   end
 end

@@ -58,9 +58,10 @@ RSpec.describe Server::Routes::Books do
     Server::Models::SheetDrawing.dataset.delete
     fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id, version_id: newest('fuel_pump').id).eager(:version).first
     wire = fitted.version.to_core.wires.find(&:colour)
-    write(:put, "/api/circuits/#{fitted.id}/overrides", { lock_version: fitted.lock_version, overrides: { wire.uuid => { colour: 'pink/black' } } })
+    say_otherwise(fitted, wire, 'colour', 'pink/black')
     text = words_of(read("/api/circuits/#{fitted.id}/book.pdf?paper=a3"))
-    expect(text).to include('There is no drawing of this sheet', 'pink/black', '1 things are otherwise on this unit')
+    expect(text).to include('There is no drawing of this sheet', 'pink/black', 'Seen on the machine', 'Otherwise on this unit, underlined',
+                            '1 things are otherwise on this unit')
     draw('fuel_pump')
     pdf = read("/api/circuits/#{fitted.id}/book.pdf?paper=a3")
     expect(words_of(pdf)).to not_include('There is no drawing').and include('K11', "#{wire.number} pink/black")

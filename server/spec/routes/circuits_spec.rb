@@ -98,8 +98,8 @@ RSpec.describe Server::Routes::Circuits do
       fuse = core.parts.find { |part| part.kind == 'fuse' }
       wire = core.wires.find(&:colour)
       sign_in_as('electrician')
-      write(:put, "/api/circuits/#{on_unit.id}/overrides",
-            { lock_version: on_unit.lock_version, overrides: { fuse.uuid => { rating_ampere: 7.5 }, wire.uuid => { colour: 'pink' } } })
+      say_otherwise(on_unit, fuse, 'rating_ampere', '7.5')
+      say_otherwise(on_unit, wire, 'colour', 'pink')
       picture = read("/api/circuits/#{on_unit.id}/drawing")['pictures'].first
       expect(picture['parts'].find { |part| part['part'] == fuse.id }['label']['lines'].first).to eq("#{fuse.id} 7.5 A")
       drawn = picture['wires'].find { |one| one['wire'] == wire.uuid }
@@ -154,8 +154,8 @@ RSpec.describe Server::Routes::Circuits do
       write(:post, "/api/units/#{unit.id}/circuits", { version_id: newest('start_12v').id })
       expect([status, error['message']]).to match([422, include('drawn for 12 V')])
       wire = newest('fuel_pump').to_core.wire('10')
-      table = write(:put, "/api/circuits/#{fitted(unit, 'fuel_pump').id}/overrides",
-                    { lock_version: 0, overrides: { wire.uuid => { length_m: 12.0 } } })
+      say_otherwise(fitted(unit, 'fuel_pump'), wire, 'length_m', '12')
+      table = read("/api/circuits/#{fitted(unit, 'fuel_pump').id}")
       expect(table['wires'].find { |one| one['number'] == '10' }['length_m']).to eq(12.0)
       version = Server::Models::Sheet.bring_in(text.sub('rating_ampere: 15', 'rating_ampere: 20'))
       write(:post, "/api/units/#{unit.id}/circuits", { version_id: version.id })
@@ -188,7 +188,7 @@ RSpec.describe Server::Routes::Circuits do
       expect(live).to include('U3:A/1', 'S1:1').and not_include('K2:30')
       opened = read("/api/circuits/#{unit.id}/opening?item=G2")['effects'].map { |one| one['key'] }
       expect(opened).to include('M1', 'M2')
-      write(:put, "/api/circuits/#{unit.id}/overrides", { lock_version: 0, overrides: {} })
+      write(:post, "/api/circuits/#{unit.id}/own-facts", { item: SecureRandom.uuid, field: 'colour', was: nil, says: 'red', why: 'x' })
       expect(status).to eq(404)
     end
 
@@ -215,8 +215,7 @@ RSpec.describe Server::Routes::Circuits do
 
     it 'lists what two sheets draw otherwise, and a ruling makes it one' do
       unit = truck('start_24v', 'fuel_pump')
-      isolator = newest('fuel_pump').to_core.part('S1').uuid
-      write(:put, "/api/circuits/#{fitted(unit, 'fuel_pump').id}/overrides", { lock_version: 0, overrides: { isolator => { ohm: 0.02 } } })
+      say_otherwise(fitted(unit, 'fuel_pump'), newest('fuel_pump').to_core.part('S1'), 'ohm', '0.02')
       told = -> { read("/api/units/#{unit.id}/circuits")['conflicts'].select { |one| one['kind'] == 'drawn otherwise' } }
       expect(told.call.map { |one| one['words'] }).to eq(['S1 is 0.2 mohm on one sheet and 20 mohm on another'])
       ruling = { id: SecureRandom.uuid, conflict_key: told.call.first['key'], choice: 'It is 0.2 mohm', note: 'Measured' }
@@ -231,17 +230,6 @@ RSpec.describe Server::Routes::Circuits do
       expect(pins).to eq(%w[K11:86 K11:87 K11:87])
       read("/api/circuits/#{id}/pin?pin=K11:99&state=running")
       expect([status, error['message']]).to match([422, include('has no pin K11:99')])
-    end
-
-    it 'refuses overrides of a stale version, of no item and of no field' do
-      id = fitted(truck('fuel_pump'), 'fuel_pump').id
-      wire = newest('fuel_pump').to_core.wire('10').uuid
-      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 4, overrides: {} })
-      expect(status).to eq(409)
-      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 0, overrides: { SecureRandom.uuid => { length_m: 1 } } })
-      expect(error['message']).to include('has no item')
-      write(:put, "/api/circuits/#{id}/overrides", { lock_version: 0, overrides: { wire => { taste: 1 } } })
-      expect(error['message']).to include('no taste')
     end
 
     it 'lists conflicts across a unit\'s sheets, keeps a ruling as local truth, and tells who ruled' do
@@ -266,6 +254,8 @@ RSpec.describe Server::Routes::Circuits do
       conflict = read("/api/units/#{unit.id}/circuits")['conflicts'].find { |one| one['kind'] == 'pin without connector' }
       answer = write(:post, "/api/units/#{unit.id}/rulings", { id: SecureRandom.uuid, conflict_key: conflict['key'], choice: 'It is X8:b/1' })
       expect(answer['conflicts'].map { |one| one['kind'] }).not_to include('pin without connector')
+      own = read("/api/circuits/#{fitted(unit, 'loose_pump').id}/own-facts")['own'].first['fact']
+      expect([own['sheet_says'], own['says'], own['own']['why']]).to match(['X8:1', 'X8:b/1', %r{X8:1.*: It is X8:b/1}])
       expect(answer['local_truth'].map { |one| one['choice'] }).to include('It is X8:b/1')
       wire = read("/api/circuits/#{Server::Models::UnitSheet.current.first(unit_id: unit.id).id}")['wires'].find { |one| one['number'] == '6' }
       expect(wire['to']).to eq('X8:b/1')

@@ -42,7 +42,7 @@ RSpec.describe Server::Routes::Drafts do
     fitted = units.map { |unit| Server::Models::UnitSheet.fit(unit, newest('fuel_pump'), at: Time.now.utc - 60) }
     before = newest('fuel_pump')
     wire = before.to_core.wire('7')
-    write(:put, "/api/circuits/#{fitted.first.id}/overrides", { lock_version: 0, overrides: { wire.uuid => { colour: 'pink' } } })
+    say_otherwise(fitted.first, wire, 'colour', 'pink')
     draft = begin_from('fuel_pump')
     type(draft, [row(draft, '7'), row(draft, '7')['typed'].merge('length_m' => '9')])
     version = write(:post, "/api/drafts/#{draft['id']}/publication", {})['version_id']

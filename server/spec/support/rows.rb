@@ -41,6 +41,12 @@ module Rows
           { id: SecureRandom.uuid, test_key: test_key, position: position, conditions: said, **value, **rest })
   end
 
+  # Over HTTP, by whoever is signed in, looking at it as it stands.
+  def say_otherwise(fitted, item, field, says, why: 'Seen on the machine')
+    now = read("/api/circuits/#{fitted.id}/facts?item=#{item.uuid}")['facts'].find { |fact| fact['field'] == field }
+    write(:post, "/api/circuits/#{fitted.id}/own-facts", { item: item.uuid, field: field, was: now && now['says'], says: says, why: why })
+  end
+
   def repair_fields(**changes)
     { id: SecureRandom.uuid, element: 'block_strap', cause: 'corrosion', action: 'cleaned', minutes: 20, temporary: false, **changes }
   end

@@ -94,7 +94,7 @@ module Wattomneum
       # @return [Circuit] compiled for solving
       def circuit = Circuit.new(self)
 
-      # A unit's own lengths, sizes, colours, ratings and ends, by the UUID of the wire or component.
+      # A unit's own lengths, sizes, colours, ratings and ends, by the UUID of the wire or component; nil for what it has not.
       #
       # @param overrides [Hash{String => Hash{String => Object}}]
       # @return [Sheet]
@@ -159,7 +159,7 @@ module Wattomneum
         odd = changes.keys - PartKinds.fields(part.kind).keys
         raise InvalidQuantityError.new("a #{part.kind} has no #{odd.first} to override", field: odd.first) if odd.any?
 
-        part.class.new(part.fields.merge(changes), uuid: part.uuid, system_volt: system_volt)
+        part.class.new(part.fields.merge(changes).compact, uuid: part.uuid, system_volt: system_volt)
       end
 
       def settled?(loose, overrides) = overrides.dig(loose.wire_uuid, loose.side.to_s)

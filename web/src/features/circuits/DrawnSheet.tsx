@@ -185,6 +185,11 @@ function OnePicture({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Readi
         Tap a pin, wire or component. Keys: left and right to the next pin, up to supply, down to ground, Enter to the
         wire’s other end, space asks for the pin.
       </p>
+      {sheet.overridden > 0 && (
+        <p className="text-quiet">
+          <span className="underline underline-offset-4">Underlined</span>: otherwise on this unit than on the sheet.
+        </p>
+      )}
       {place.show === 'stands' && <Legend picture={picture} />}
     </div>
   )

@@ -1,14 +1,17 @@
 import { Button } from '../../shared/ui/Button'
-import type { SheetPart } from '../../shared/api/circuits'
+import type { SheetPart, SheetTable } from '../../shared/api/circuits'
+import { Facts } from './Facts'
 import { spokenPin, spokenVolt } from './spoken'
 
 /** One component: its pins with what each is at now, and what may be asked of it. */
 export function PartPanel({
+  sheet,
   part,
   stateIndex,
   onPin,
   onOpen,
 }: {
+  sheet: SheetTable
   part: SheetPart
   stateIndex: number
   onPin: (pin: string) => void
@@ -21,7 +24,7 @@ export function PartPanel({
           {part.id} {part.label !== part.id && <span className="font-medium text-quiet">{part.label}</span>}
         </h2>
         <p className="text-quiet">{part.kind}</p>
-        {part.note && <p>{part.note}</p>}
+        {part.note && sheet.joined.length > 0 && <p>{part.note}</p>}
       </header>
       <ul>
         {part.pins.map((pin) => (
@@ -48,6 +51,7 @@ export function PartPanel({
       >
         Open this: what falls dead with it?
       </Button>
+      {sheet.joined.length === 0 && <Facts sheet={sheet} item={part.uuid} />}
     </div>
   )
 }

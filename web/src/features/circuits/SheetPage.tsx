@@ -9,6 +9,7 @@ import { CausePanel } from './CausePanel'
 import { Conflicts } from './Conflicts'
 import { LivePanel } from './LivePanel'
 import { OpeningPanel } from './OpeningPanel'
+import { OwnPanel } from './OwnPanel'
 import { PartPanel } from './PartPanel'
 import { PinPanel } from './PinPanel'
 import { ReadSheet } from './ReadSheet'
@@ -38,28 +39,60 @@ function Alarms({ sheet, state }: { sheet: SheetTable; state: string }) {
   )
 }
 
+/** What is its own has its link in the head. */
+type Question = Exclude<NonNullable<Place['ask']>, 'own'>
+
+const WORDS: Record<Question, string> = {
+  cause: 'Dead and working',
+  live: 'What stays live',
+  conflicts: 'Conflicts',
+  versions: 'Versions',
+}
+
+/** What can be asked of the whole sheet: in a row, on a phone in one line that opens. */
 function Questions({ sheet, place, go }: { sheet: SheetTable; place: Place; go: (next: Partial<Place>) => void }) {
-  const ask = (key: NonNullable<Place['ask']>, words: string) => (
-    <Button
-      look={place.ask === key ? 'main' : 'plain'}
-      aria-pressed={place.ask === key}
-      onClick={() => {
-        go(
-          key === 'live'
-            ? { ask: key, open: sheet.parts.find((part) => part.kind === 'isolator')?.id ?? null }
-            : { ask: key },
-        )
-      }}
-    >
-      {words}
-    </Button>
-  )
+  const wide = useWide()
+  const questions: Question[] = [
+    'cause',
+    'live',
+    ...(sheet.unit ? (['conflicts'] as const) : []),
+    ...(sheet.joined.length === 0 ? (['versions'] as const) : []),
+  ]
+  const ask = (key: Place['ask']) => {
+    const isolator = sheet.parts.find((part) => part.kind === 'isolator')
+    go(key === 'live' ? { ask: key, open: isolator?.id ?? null } : { ask: key })
+  }
+  if (!wide)
+    return (
+      <select
+        aria-label="Ask the sheet"
+        value={place.ask === 'own' ? '' : (place.ask ?? '')}
+        onChange={(event) => {
+          ask(questions.find((key) => key === event.target.value) ?? null)
+        }}
+      >
+        <option value="">Ask the sheet</option>
+        {questions.map((key) => (
+          <option key={key} value={key}>
+            {WORDS[key]}
+          </option>
+        ))}
+      </select>
+    )
   return (
     <div className="flex flex-wrap gap-2">
-      {ask('cause', 'Dead and working')}
-      {ask('live', 'What stays live')}
-      {sheet.unit && ask('conflicts', 'Conflicts')}
-      {sheet.joined.length === 0 && ask('versions', 'Versions')}
+      {questions.map((key) => (
+        <Button
+          key={key}
+          look={place.ask === key ? 'main' : 'plain'}
+          aria-pressed={place.ask === key}
+          onClick={() => {
+            ask(key)
+          }}
+        >
+          {WORDS[key]}
+        </Button>
+      ))}
     </div>
   )
 }
@@ -87,10 +120,12 @@ function Answer({
     go({ open })
   }
   const links = { sheetId: sheet.id, sheetOf, onPin, onWire }
+  const onUnit = sheet.unit !== null && sheet.joined.length === 0
   const part = sheet.parts.find((one) => one.id === place.part)
   if (part)
     return (
       <PartPanel
+        sheet={sheet}
         part={part}
         stateIndex={sheet.states.findIndex((one) => one.key === state)}
         onPin={onPin}
@@ -99,10 +134,11 @@ function Answer({
     )
   if (place.ask === 'live') return <LivePanel sheet={sheet} state={state} item={place.open} go={go} />
   if (place.pin) return <PinPanel {...links} name={place.pin} state={state} />
-  if (place.wire) return <WirePanel {...links} number={place.wire} onOpen={onOpen} />
+  if (place.wire) return <WirePanel {...links} sheet={sheet} number={place.wire} onOpen={onOpen} />
   if (place.open) return <OpeningPanel sheet={sheet} item={place.open} />
   if (place.ask === 'cause') return <CausePanel sheet={sheet} onOpen={onOpen} />
   if (place.ask === 'versions' && sheet.joined.length === 0) return <VersionsPanel sheet={sheet} />
+  if (place.ask === 'own' && onUnit) return <OwnPanel sheet={sheet} go={go} />
   if (place.ask === 'conflicts' && sheet.unit) return <Conflicts unitId={sheet.unit.id} />
   return (
     <div className="flex flex-col gap-3">
@@ -143,7 +179,13 @@ function SheetHead({ sheet, children }: { sheet: SheetTable; children: ReactNode
         <p className="text-quiet">
           {sheet.system_volt} V,{' '}
           {sheet.joined.length > 0 ? `${sheet.joined.length} sheets as one` : `version ${sheet.n}`}
-          {sheet.overridden > 0 && `, ${sheet.overridden} of its own`}
+          {sheet.overridden > 0 && ', '}
+          {sheet.overridden > 0 &&
+            (sheet.joined.length > 0 ? (
+              `${sheet.overridden} of its own`
+            ) : (
+              <Link to="?ask=own">{sheet.overridden} of its own</Link>
+            ))}
         </p>
       </div>
       {children}

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from '../../shared/ui/Button'
-import { wire as wireQuery } from '../../shared/api/circuits'
+import { wire as wireQuery, type SheetTable } from '../../shared/api/circuits'
+import { Facts } from './Facts'
 import { NetList } from './NetList'
 import { Shown } from '../../shared/page/Shown'
 
 /** One wire traced, through plugs and splices to its ends. */
 export function WirePanel({
+  sheet,
   sheetId,
   number,
   sheetOf,
@@ -13,6 +15,7 @@ export function WirePanel({
   onWire,
   onOpen,
 }: {
+  sheet: SheetTable
   sheetId: string
   number: string
   sheetOf: (key: string) => string | undefined
@@ -21,6 +24,7 @@ export function WirePanel({
   onOpen: (item: string) => void
 }) {
   const asked = useQuery(wireQuery(sheetId, number))
+  const uuid = sheet.wires.find((one) => one.number === number)?.uuid
   return (
     <Shown asked={asked} what={`wire ${number}`}>
       {(data) => {
@@ -46,6 +50,7 @@ export function WirePanel({
               </Button>
             </header>
             <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
+            {uuid !== undefined && sheet.joined.length === 0 && <Facts sheet={sheet} item={uuid} />}
           </div>
         )
       }}

@@ -8,7 +8,7 @@ export interface Place {
   pin: string | null
   wire: string | null
   open: string | null
-  ask: 'cause' | 'live' | 'conflicts' | 'versions' | null
+  ask: (typeof ASK)[number] | null
   /** How the sheet is read: as a drawing, or as one of its tables. */
   view: View | null
   /** What the wires of the drawing show: their own colours, or what they are at. */
@@ -23,7 +23,7 @@ type View = (typeof VIEWS)[number]
 
 const STAYS = ['state', 'view', 'show']
 const NO_QUESTION = { part: null, pin: null, wire: null, open: null, ask: null }
-const ASK = ['cause', 'live', 'conflicts', 'versions'] as const
+const ASK = ['cause', 'live', 'conflicts', 'versions', 'own'] as const
 
 export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
   const [params, setParams] = useSearchParams()

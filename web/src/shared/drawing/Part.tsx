@@ -65,6 +65,7 @@ export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Prop
             textAnchor={word.anchor}
             fontSize={word.look === 'name' ? 13 : 11.5}
             fontWeight={word.look === 'name' ? 700 : 500}
+            textDecoration={part.own && word.look === 'name' ? 'underline' : undefined}
             className={body ? 'fill-ground' : 'fill-ink'}
           >
             {word.text}
@@ -91,6 +92,7 @@ export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Prop
             x={(label?.x ?? 0) + 3}
             y={(label?.y ?? 0) + LINE * index + 11}
             fontWeight={index === 0 ? 700 : 500}
+            textDecoration={part.own ? 'underline' : undefined}
             className="fill-ink"
           >
             {line}

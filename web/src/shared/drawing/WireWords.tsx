@@ -21,6 +21,7 @@ export const WireWords = memo(function WireWords({
     words === null ? label.lines : label.lines.length > 1 ? [wire.number, words] : [`${wire.number} ${words}`]
   return (
     <g
+      data-wire-words={wire.number}
       className={`pointer-events-none fill-ink ${dim ? 'opacity-25' : ''}`}
       fontSize="12.5"
       fontWeight="500"
@@ -31,7 +32,12 @@ export const WireWords = memo(function WireWords({
       }
     >
       {lines.map((line, index) => (
-        <text key={index} y={BASE + LINE * index} className="words-over-lines">
+        <text
+          key={index}
+          y={BASE + LINE * index}
+          textDecoration={wire.own ? 'underline' : undefined}
+          className="words-over-lines"
+        >
           {line}
         </text>
       ))}

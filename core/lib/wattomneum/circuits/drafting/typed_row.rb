@@ -45,6 +45,9 @@ module Wattomneum
         end
 
         # What it can not read is left to whoever reads the sheet to object to.
+        #
+        # @param text [String] "2.5 mm2", "2,5", "10 AWG"
+        # @return [Hash{String => String}] mm2 or awg
         def self.size_of(text)
           return {} if text.strip.empty?
 
@@ -80,8 +83,11 @@ module Wattomneum
         end
 
         # A joint and bare metal go by their names alone.
+        #
+        # @param node [String] "G2:joint"
+        # @return [String] "G2"
         def self.short(node) = node.delete_suffix(":#{Parts::Joint::MIDDLE}").delete_suffix(":#{Parts::Body::METAL}")
-        private_class_method :size_of, :facts_of, :written, :flow, :short
+        private_class_method :facts_of, :written, :flow
       end
     end
   end

@@ -86,6 +86,21 @@ module Server
         update(head: Sequel.pg_jsonb(changed.reject { |_, value| value.nil? || value == '' }), head_version: head_version + 1)
       end
 
+      # Wires as another hand or program listed them.
+      #
+      # @param input [Hash] of Contracts::ListToTake
+      # @param by [Account]
+      # @raise [Wattomneum::InvalidQuantityError] for what is no list, or a column that is none of it
+      # @raise [Refusals::InvalidInput] where all of it stands here already
+      def take_list(input, by:)
+        wires = Drafting::ForeignList.new(input[:csv]).typed(input[:columns].transform_keys(&:to_s), length_unit: input[:length_unit])
+        taken = Drafting::ListTaken.of(to_core.rows, wires, components: input[:components]) { SecureRandom.uuid }
+        raise Refusals::InvalidInput.new('All that this list says stands here already', fields: {}) if taken.empty?
+
+        versions = standing.to_h { |row| [row.item_uuid, row.row_version] }
+        write(taken.map { |row| { item_uuid: row.uuid, kind: row.kind, typed: row.typed, row_version: versions.fetch(row.uuid, 0) } }, by: by)
+      end
+
       # @param uuids [Array<String>] of components
       # @param by [Account]
       # @raise [Refusals::InvalidInput] where none of them stands here

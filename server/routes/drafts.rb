@@ -5,7 +5,9 @@ module Server
     # Sheets while they are written: begun, typed row by row, undone, published as a version or dropped.
     class Drafts < Base
       MOST_LISTED = 100
-      private_constant :MOST_LISTED
+      # A wire list is one long text.
+      LIST = { most_bytes: Bounds[:sheet_body_bytes], most_characters: Bounds[:sheet_body_bytes] }.freeze
+      private_constant :MOST_LISTED, :LIST
 
       get '/api/drafts' do
         allow!(:read)
@@ -36,6 +38,19 @@ module Server
       post '/api/drafts/:id/copies' do
         allow!(:edit_circuits)
         once(200, :shown) { held.tap { |draft| draft.copy_block(contract!(Contracts::BlockToCopy)[:components], by: person) } }
+      end
+
+      # What the columns of a list most likely are, before anything is taken.
+      post '/api/drafts/:id/list-columns' do
+        allow!(:edit_circuits)
+        json(Presenters::Circuits::ListColumns.call(Queries::Machines.within_budget do
+          Wattomneum::Circuits::Drafting::ForeignList.new(contract!(Contracts::ListToRead, **LIST)[:csv])
+        end))
+      end
+
+      post '/api/drafts/:id/lists' do
+        allow!(:edit_circuits)
+        once(200, :shown, **LIST) { held.tap { |draft| draft.take_list(contract!(Contracts::ListToTake, **LIST), by: person) } }
       end
 
       post '/api/drafts/:id/undo' do

@@ -159,6 +159,9 @@ reading: kept.id),
            id: draft.id),
      write('put', '/api/drafts/{id}/head', { head_version: 1, title: 'Other' }, id: draft.id),
      write('post', '/api/drafts/{id}/copies', { components: [row.item_uuid] }, id: draft.id),
+     write('post', '/api/drafts/{id}/list-columns', { csv: "wire,from,to\n1,A,B" }, id: draft.id),
+     write('post', '/api/drafts/{id}/lists',
+           { csv: "wire,from,to\n1,A,B", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: true }, id: draft.id),
      write('post', '/api/drafts/{id}/publication', { onto: nil }, id: draft.id),
      *%w[undo end].map { |act| write('post', "/api/drafts/{id}/#{act}", id: draft.id) }]
   end

@@ -57,7 +57,7 @@ RSpec.describe 'The sheet editor' do
     end
   end
 
-  it 'shows both where somebody else changed the same row meanwhile, and goes on from what was chosen' do
+  it 'shows both where somebody else changed the same row meanwhile, goes on from what was chosen, and takes a list of another hand' do
     draft = Server::Models::SheetDraft.begin({ id: SecureRandom.uuid, version_id: newest.id }, by: Server::Models::Account.first)
     visit "/drafts/#{draft.id}"
     expect(page).to have_css("[data-row='wire 7']")
@@ -72,5 +72,12 @@ RSpec.describe 'The sheet editor' do
     click_button 'Go on with these'
     expect(page).to have_css('section[aria-label="What it changes"] li', text: /wire 7 changed: colour pink, was .*; size 6 mm²/)
     expect(Server::Models::SheetDraftRow.first(draft_id: draft.id, item_uuid: row.item_uuid).row_version).to eq(3)
+    click_button 'Bring in a wire list'
+    find_field('Or paste it').set("Draht;From;Pin;To;Pin;Length (mm)\n90;K11;87;X90;3;1200\n", rapid: false)
+    expect(page).to have_select('From', selected: 'From').and have_select('Unit of the lengths', selected: 'mm')
+    select 'Draht', from: 'Wire'
+    click_button 'Take 1 wire'
+    expect(page).to have_css("[data-row='X90']", text: 'X90 has no kind')
+    expect(find_field('Length, m of wire 90').value).to eq('1.2')
   end
 end

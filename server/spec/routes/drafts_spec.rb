@@ -207,4 +207,44 @@ RSpec.describe Server::Routes::Drafts do
     begin_from('fuel_pump')
     expect(status).to eq(403)
   end
+
+  describe 'a wire list of another hand' do
+    let(:csv) { "Wire;From;Pin;To;Pin;Colour;Length (mm)\n7;S2;15;K11;86;BK/GN;900\n90;K11;87;X90;3;rd;1200\n91;K11;30;STUD;;;\n" }
+    let(:draft) { begin_from('fuel_pump') }
+
+    def columns_of(text) = write(:post, "/api/drafts/#{draft['id']}/list-columns", { csv: text })
+
+    def take(columns: columns_of(csv)['guess'], **rest)
+      write(:post, "/api/drafts/#{draft['id']}/lists", { csv: csv, columns: columns, length_unit: 'mm', components: true, **rest })
+    end
+
+    it 'is looked at first, then taken: rows that are there change, others are new, and what nobody drew waits for its kind' do
+      read = columns_of(csv)
+      expect(read.values_at('rows', 'length_unit', 'guess'))
+        .to eq([3, 'mm', { 'number' => 0, 'from' => 1, 'from_pin' => 2, 'to' => 3, 'to_pin' => 4, 'colour' => 5, 'length' => 6 }])
+      expect(read['headings'][5]).to eq('words' => 'Colour', 'examples' => %w[BK/GN rd])
+      taken = take
+      expect(row(taken, '7')['typed'].values_at('colour', 'length_m', 'size')).to eq(['black/green', '0.9', '1 mm2'])
+      expect(row(taken, '90')['typed']).to include('from' => 'K11:87', 'to' => 'X90:3', 'colour' => 'red', 'length_m' => '1.2')
+      fresh = taken['rows'].select { |one| %w[X90 STUD].include?(one['typed']['id']) }
+      expect(fresh.map { |one| one['wrong'].map { |wrong| wrong['message'] } }).to eq([['X90 has no kind'], ['STUD has no kind']])
+      expect(taken['rows'].count { |one| one['wrong'].any? }).to eq(2)
+      undone = write(:post, "/api/drafts/#{draft['id']}/undo")
+      expect(undone['rows'].map { |one| one['typed'] }).to eq(draft['rows'].map { |one| one['typed'] })
+    end
+
+    it 'is refused where a column is not said, where nothing is new, and as what is no list' do
+      take(columns: { number: 0, from: 1 })
+      expect([status, error['message'], error['fields'].keys]).to match([422, /where a wire goes to/, ['to']])
+      take(columns: { number: 0, from: 1, to: 40 })
+      expect(status).to eq(422)
+      take(length_unit: 'furlong')
+      expect([status, error['fields'].keys]).to eq([422, ['length_unit']])
+      take
+      take
+      expect([status, error['message']]).to match([422, /stands here already/])
+      columns_of('one line')
+      expect([status, error['fields'].keys]).to eq([422, ['csv']])
+    end
+  end
 end

@@ -2,6 +2,7 @@ import { Button } from '../../shared/ui/Button'
 import { Field } from '../../shared/ui/Field'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useWrite } from '../../shared/writes/useWrite'
+import { textOf } from '../../shared/drafts/textOf'
 import { bringInSheet } from '../../shared/api/circuits'
 import type { SheetLine } from '../../shared/api/types'
 
@@ -10,15 +11,6 @@ interface Typed {
   wires: { name: string; text: string } | null
 }
 const EMPTY: Typed = { content: '', wires: null }
-
-const textOf = async (file: File): Promise<string> => {
-  const bytes = await file.arrayBuffer()
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
-  }
-}
 
 /** A sheet as YAML, its wires in it or as a table beside it; every objection with its line, nothing changed until it is right. */
 export function BringInSheet({ onDone }: { onDone: () => void }) {

@@ -5,6 +5,7 @@ import { useWrite } from '../../shared/writes/useWrite'
 import { copyBlock, type Draft, type DraftRow } from '../../shared/api/drafts'
 import { COLUMNS, GRID } from './columns'
 import { RowFields } from './RowFields'
+import { TakeList } from './TakeList'
 import { useFreshRow } from './useFreshRow'
 
 const NONE: string[] = []
@@ -35,6 +36,7 @@ export function Rows({
     <section aria-label={words}>
       <div className="flex flex-wrap items-center justify-between gap-x-4">
         <h2 className="text-lead">{words}</h2>
+        {kind === 'wire' && !draft.ended && <TakeList draft={draft} onSaved={onSaved} />}
         {chosen.length > 0 && (
           <Button
             onClick={() => {

@@ -6,6 +6,8 @@ import { wish } from './wish'
 type Schemas = components['schemas']
 export type Draft = Schemas['Draft']
 export type DraftRow = Schemas['DraftRow']
+export type ListColumns = Schemas['ListColumns']
+export type ListMapping = Schemas['ListMapping']
 export type SheetChange = Schemas['SheetChange']
 export type SheetVersions = Schemas['SheetVersions']
 
@@ -34,6 +36,13 @@ export const typeHead = (draftId: string, body: Schemas['DraftHead']) =>
 
 export const copyBlock = (draftId: string, components: string[]) =>
   wish('post', '/api/drafts/{id}/copies', { id: draftId }, { components }, 'Components copied')
+
+/** What the columns of a wire list most likely are; changes nothing. */
+export const listColumns = (draftId: string, csv: string) =>
+  reply(client.POST('/api/drafts/{id}/list-columns', { params: { path: { id: draftId } }, body: { csv } }))
+
+export const takeList = (draftId: string, body: Schemas['ListToTake']) =>
+  wish('post', '/api/drafts/{id}/lists', { id: draftId }, body, 'Wire list of a sheet')
 
 export const undoStep = (draftId: string) =>
   wish('post', '/api/drafts/{id}/undo', { id: draftId }, {}, 'Undone on a sheet')

@@ -66,12 +66,14 @@ module Wattomneum
           return wrong(path, 'a component is a set of named fields', 'Write "{ id: F1, kind: fuse, rating_ampere: 10 }"') unless fields.is_a?(Hash)
           return wrong(path, 'a component has an id', 'Give it the name on the drawing, as in "id: K1"') if fields['id'].to_s.empty?
           return wrong([*path, 'id'], "\"#{fields['id']}\" parts its pins by a colon", 'Give it an id without ":"') if fields['id'].to_s.include?(':')
-          unless PartKinds.all.include?(fields['kind'])
-            return wrong([*path, 'kind'], "#{fields['id']} is a \"#{fields['kind']}\", which is no kind of component",
-                         "Kinds are #{PartKinds.all.join(', ')}")
-          end
+          return no_kind(fields, path) unless PartKinds.all.include?(fields['kind'])
 
           fitting(fields, path)
+        end
+
+        def no_kind(fields, path)
+          words = fields['kind'].nil? ? 'has no kind' : "is a \"#{fields['kind']}\", which is no kind of component"
+          wrong(fields['kind'].nil? ? path : [*path, 'kind'], "#{fields['id']} #{words}", "Kinds are #{PartKinds.all.join(', ')}")
         end
 
         def fitting(fields, path)

@@ -101,7 +101,7 @@ install_node_packages() {
 
 build_front_end() {
   local digest
-  digest=$(digest_of "$root/web/src" "$root/web/index.html" "$root/web/vite.config.ts" "$root/web/package-lock.json" "$root/server/openapi.yml")
+  digest=$(digest_of "$root/web/src" "$root/drawing/lib/symbols" "$root/web/index.html" "$root/web/vite.config.ts" "$root/web/package-lock.json" "$root/server/openapi.yml")
   if ! stale front-end "$digest" && [ -f "$root/web/dist/index.html" ]; then return 0; fi
   say 'Building the front end'
   step 'front end types' npm run --prefix "$root/web" types

@@ -51,12 +51,24 @@ module Server
 
       # @param symptom [Models::JobSymptom]
       # @return [Array<SheetToRead>] sheets on which its complaint lies
-      def about(symptom)
+      def about(symptom) = held.map { |one| SheetToRead.of(one) }.select { |one| about?(one.sheet, symptom) }
+
+      # @param sheet [Wattomneum::Circuits::Sheet]
+      # @param symptom [Models::JobSymptom]
+      # @return [Boolean] whether its complaint lies on it
+      def about?(sheet, symptom)
+        return sheet.parts.any? { |part| part.uuid == symptom.item_uuid } if symptom.item_uuid
+
         loop = Wattomneum::Faults::OrdersOfWork.fetch(symptom.work).loop
-        held.map { |one| SheetToRead.of(one) }.select do |one|
-          symptom.item_uuid ? one.sheet.parts.any? { |part| part.uuid == symptom.item_uuid } : one.sheet.loops.any? { |drawn| drawn.key == loop }
-        end
+        sheet.loops.any? { |drawn| drawn.key == loop }
       end
+
+      # @return [Array<SheetToRead, UsualToRead>] all that its circuit is put together from
+      def drawn = held.map { |one| SheetToRead.of(one) } + (whole ? whole.usual.map { |sheet| UsualToRead.new(sheet) } : [])
+
+      # @param item_uuid [String] of a component or wire on one of its sheets
+      # @return [String] of the one thing that it is on the unit's circuit
+      def now(item_uuid) = whole.assembly.now(item_uuid)
 
       private
 

@@ -23,7 +23,8 @@ module Server
       end
 
       # All sheets of a unit as one, with what is bolted on, and the usual ones where it has none for its start or charge circuit.
-      Whole = Struct.new(:machine, :assembly, :titles, keyword_init: true)
+      # usual: those sheets of it that nobody drew.
+      Whole = Struct.new(:machine, :assembly, :titles, :usual, keyword_init: true)
 
       # @param fitted [Array<Models::UnitSheet>] with their versions
       # @param system [Wattomneum::Units::ElectricalSystem] of the unit
@@ -37,7 +38,7 @@ module Server
           assembly = Wattomneum::Circuits::Assembly.new(sheets)
           warmth = crank_test ? { celsius: crank_test.celsius, crank_test: crank_test } : {}
           fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system, **warmth)
-          Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title))
+          Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title), usual: sheets - own)
         end
       end
 

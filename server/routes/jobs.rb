@@ -26,6 +26,12 @@ module Server
         polled(Presenters::InItsWords.call(Presenters::JobPoints.call(found.circuit.machine!), found.assessment.system))
       end
 
+      get '/api/jobs/:id/drawing' do
+        allow!(:read)
+        found = Queries::JobRecord.new(job)
+        polled(Presenters::InItsWords.call(Presenters::JobDrawing.call(found, params['sheet']), found.assessment.system))
+      end
+
       get '/api/jobs/:id/sisters' do
         allow!(:read)
         json({ sisters: Presenters::SisterUnits.of_job(Queries::JobRecord.new(job)) })

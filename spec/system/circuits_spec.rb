@@ -205,6 +205,22 @@ RSpec.describe 'Circuits' do
       expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
     end
 
+    it 'shows a job where it belongs, measures from a tapped pin, and marks what its drawings dispute' do
+      job = Server::Models::Job.where(unit_id: Server::Models::Unit.first(number: 'B-14').id, state: 'open').first
+      visit "/jobs/#{job.id}"
+      click_link 'On the drawing'
+      expect(page).to have_select('Sheet', selected: 'Start, 12 V parallel pair, what it is about')
+      click_button 'Ground drop, starter case to negative post'
+      expect(page).to have_css('h2', text: 'M1:case').and have_css('section[aria-label="At M1:case"] li', text: '10.50 V')
+      expect(page).to have_css('[data-notes=M1] text', text: 'case 10.56 V, act')
+      click_link 'Measure from here'
+      expect(page).to have_field('Red lead on', with: 'M1:case')
+      unit = Server::Models::Unit.first(number: 'T-03')
+      fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id, version_id: Server::Models::SheetVersion.newest_of('fuel_pump').id).first
+      visit "/circuits/#{fitted.id}?ask=conflicts"
+      expect(page).to have_css('[data-part=S2][data-mark=marked]')
+    end
+
     it 'travels by keys to the wire\'s other end, up to supply, down to ground, asks for the pin, and goes on to another sheet by its flag' do
       open_drawing('start_24v', '?pin=K1:86')
       drawn = find('svg[role=application]')

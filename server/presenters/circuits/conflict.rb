@@ -9,7 +9,7 @@ module Server
         # @param ruling [Models::Ruling, nil]
         # @param person [String, nil]
         def self.call(conflict, ruling, person)
-          { key: conflict.key, kind: conflict.kind.tr('_', ' '), words: conflict.words, sheets: conflict.sheets,
+          { key: conflict.key, kind: conflict.kind.tr('_', ' '), words: conflict.words, sheets: conflict.sheets, items: conflict.items,
             options: conflict.options.map(&:label), ruling: ruling && ruling_row(ruling, person) }
         end
 

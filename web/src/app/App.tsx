@@ -26,6 +26,7 @@ const PartPage = lazy(async () => ({ default: (await import('../features/parts')
 const TagPage = lazy(async () => ({ default: (await import('../features/tag')).TagPage }))
 const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
 const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
+const JobDrawingPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobDrawingPage }))
 const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
 const NewJobPage = lazy(async () => ({ default: (await jobs()).NewJobPage }))
 const ShelfPage = lazy(async () => ({ default: (await batteries()).ShelfPage }))
@@ -111,6 +112,7 @@ function Pages() {
             <Route path="/tag/:id" element={<TagPage />} />
             <Route path="/jobs" element={<JobList />} />
             <Route path="/jobs/:id" element={<JobBenchPage />} />
+            <Route path="/jobs/:id/drawing" element={<JobDrawingPage />} />
             <Route path="/shelf" element={<ShelfPage />} />
             <Route path="/parts/:id" element={<PartPage />} />
             <Route path="/batteries/:id" element={<BatteryPage />} />

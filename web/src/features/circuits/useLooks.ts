@@ -4,6 +4,7 @@ import {
   live,
   opening,
   pin as pinQuery,
+  unitCircuits,
   wire as wireQuery,
   type CircuitNet,
   type CircuitPath,
@@ -63,9 +64,11 @@ export function useLooks(sheet: SheetTable, place: Place, state: string): Looks 
   const { data: effects } = useQuery({ ...opening(sheet.id, opened ?? ''), enabled: opened !== null })
   const asksLive = place.ask === 'live'
   const { data: terminals } = useQuery({ ...live(sheet.id, place.open, state), enabled: asksLive })
+  const asksConflicts = place.ask === 'conflicts' && sheet.unit !== null
+  const { data: circuits } = useQuery({ ...unitCircuits(sheet.unit?.id ?? ''), enabled: asksConflicts })
 
   return useMemo(() => {
-    const lit = litBy(place.pin !== null ? pin : undefined, place.wire !== null ? wire : undefined)
+    let lit = litBy(place.pin !== null ? pin : undefined, place.wire !== null ? wire : undefined)
     const marks = new Map<string, PartLook['mark']>()
     const notes = new Map<string, string[]>()
     if (opened !== null) {
@@ -82,8 +85,15 @@ export function useLooks(sheet: SheetTable, place: Place, state: string): Looks 
       }
       if (place.open !== null) marks.set(place.open, 'open')
     }
+    const conflicts = asksConflicts ? (circuits?.conflicts ?? []).filter((one) => one.ruling === null) : []
+    const disputed = new Set(conflicts.flatMap((one) => one.items))
+    if (disputed.size > 0) {
+      lit ??= { wires: new Map(), parts: new Map(sheet.parts.map((part) => [part.id, 'plain'])) }
+      for (const wire of sheet.wires) if (disputed.has(wire.uuid)) lit.wires.set(wire.number, 'suspect')
+      for (const part of sheet.parts) if (disputed.has(part.uuid)) marks.set(part.id, 'marked')
+    }
     return looksFrom(sheet, stateIndex, place.show === 'stands', lit, marks, notes)
-  }, [sheet, place, state, stateIndex, pin, wire, opened, effects, asksLive, terminals])
+  }, [sheet, place, state, stateIndex, pin, wire, opened, effects, asksLive, terminals, asksConflicts, circuits])
 }
 
 function litBy(

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import type { JobBench, Reading } from '../../shared/api/types'
 import { LoopDrawing } from '../../shared/loop/LoopDrawing'
 import { useMay } from '../../shared/session/session'
@@ -51,7 +51,12 @@ function Bench({ job }: { job: JobBench }) {
   const loop = LOOP[job.symptom.work] && job.loops.find((one) => one.key === LOOP[job.symptom.work])
   const stepTest = job.tests.find((test) => test.key === job.next_step.test_key)
   const padTest = padCard(pad, job.tests)
-  const [points, setPoints] = useState<Probe>(NO_POINTS)
+  const [params] = useSearchParams()
+  // A pin that was tapped on the drawing.
+  const [points, setPoints] = useState<Probe>(() => {
+    const touch = params.get('touch')
+    return touch === null ? NO_POINTS : touched(NO_POINTS, touch, job.symptom.situation)
+  })
   const queries = useQueryClient()
   // A point of the reading may be gone from the circuit since: the answer then says so.
   const correcting = useMutation({
@@ -90,6 +95,9 @@ function Bench({ job }: { job: JobBench }) {
     <Panel of="circuit" tab={tab}>
       {loop && <LoopDrawing loop={loop} />}
       {path}
+      <Link to={`/jobs/${job.id}/drawing`} className="min-h-12 self-start py-3">
+        On the drawing
+      </Link>
     </Panel>
   )
 

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useId, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { catalogue } from '../../shared/api/catalogue'
 import { expectation, jobPoints, type Probe } from '../../shared/api/jobs'
 import type { JobBench, JobPoints } from '../../shared/api/types'
@@ -193,8 +193,15 @@ function Asked({ job, points, onPoints, onPick }: Props) {
 export function MeasureElse(asking: Props) {
   const [opened, setOpened] = useState(false)
   const open = opened || asking.points.from !== ''
+  const place = useRef<HTMLDetailsElement>(null)
+  // With a point already, it was come for: from the drawing.
+  const cameFor = useRef(asking.points.from !== '')
+  useEffect(() => {
+    if (cameFor.current) place.current?.scrollIntoView({ block: 'start' })
+  }, [])
   return (
     <details
+      ref={place}
       className="rule-below pb-3"
       open={open}
       onToggle={(event) => {

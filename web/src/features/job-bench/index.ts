@@ -1,1 +1,2 @@
 export { JobBenchPage } from './JobBenchPage'
+export { JobDrawingPage } from './JobDrawingPage'

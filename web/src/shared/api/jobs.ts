@@ -5,6 +5,7 @@ import type { JobBench, NewReading, NewRepair } from './types'
 import { wish } from './wish'
 
 type Schemas = components['schemas']
+export type JobDrawing = Schemas['JobDrawing']
 export type JobState = 'open' | 'parked' | 'closed' | 'cancelled'
 
 const OTHERS_MILLISECONDS = 15_000
@@ -30,6 +31,17 @@ export const bench = (id: string) =>
     queryKey: ['jobs', 'bench', id],
     queryFn: () => reply(client.GET('/api/jobs/{id}', { params: { path: { id } } })),
     refetchInterval: (asked) => (isMoving(asked.state.data) ? PROGRESS_MILLISECONDS : OTHERS_MILLISECONDS),
+  })
+
+/** A job on one of its circuit's sheets; asked again while that is being drawn, and as the job goes on. */
+export const jobDrawing = (id: string, sheet: string | null) =>
+  queryOptions({
+    queryKey: ['jobs', 'drawing', id, sheet],
+    queryFn: () =>
+      reply(client.GET('/api/jobs/{id}/drawing', { params: { path: { id }, query: sheet === null ? {} : { sheet } } })),
+    refetchInterval: ({ state }) =>
+      (state.data?.before ?? null) === null ? OTHERS_MILLISECONDS : PROGRESS_MILLISECONDS,
+    placeholderData: keepPreviousData,
   })
 
 /** What sound sister units read in like conditions, by reading: asked anew with every reading that comes. */

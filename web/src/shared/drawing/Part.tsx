@@ -11,46 +11,38 @@ const LOOK: Record<PicturePart['shapes'][number]['look'], { className: string; w
   fill: { className: 'fill-ink' },
   shade: { className: 'fill-shade stroke-ink', width: 1.6 },
 }
-const RING: Record<NonNullable<PartLook['mark']>, string> = {
+const RING: Partial<Record<NonNullable<PartLook['mark']>, string>> = {
   dead: 'stroke-quiet',
   open: 'stroke-act',
   live: 'stroke-act',
+  fault: 'stroke-act',
+  suspect: 'stroke-watch',
   marked: 'stroke-watch',
 }
-const SAID: Partial<Record<NonNullable<PartLook['mark']>, string>> = { dead: 'dead', open: 'open', live: 'LIVE' }
-const TONE: Record<NonNullable<PartLook['mark']>, string> = {
-  dead: 'fill-quiet',
-  open: 'fill-act',
-  live: 'fill-act',
-  marked: 'fill-watch',
-}
-
+/** Told by more than its colour. */
+const DASHES: Partial<Record<NonNullable<PartLook['mark']>, string>> = { dead: '4 4', suspect: '9 5' }
 interface Props {
   part: PicturePart
   shade: PartLook['shade']
   mark: PartLook['mark']
-  /** Notes, one a line. */
-  notes: string
-  onTap: (part: PicturePart) => void
+  /** null where nothing is asked of it. */
+  onTap: ((part: PicturePart) => void) | null
 }
 
-/** A part: its outline, the names of its pins, its words beside it, and what is said of it just now. */
-export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Props) {
+/** A part: its outline, the names of its pins, its words beside it. */
+export const Part = memo(function Part({ part, shade, mark, onTap }: Props) {
   const { x, y, width, height, label } = part
   const body = part.kind === 'body'
   const faded = shade === 'dim' ? 'opacity-30' : mark === 'dead' ? 'opacity-45' : ''
-  const said = [mark && SAID[mark], ...notes.split('\n')].filter(Boolean)
   const lines = label?.lines ?? []
-  // What is said of it stands under its words; a part without words says it at its right.
-  const under = label ? { x: label.x + 3, y: label.y + LINE * lines.length } : { x: x + width + 6, y: y + 2 }
   return (
     <g
       data-part={part.part ?? part.id}
       data-mark={mark}
       data-shade={shade}
-      className="cursor-pointer"
+      className={onTap ? 'cursor-pointer' : ''}
       onClick={() => {
-        onTap(part)
+        onTap?.(part)
       }}
     >
       <g transform={`translate(${x} ${y})`} className={faded}>
@@ -72,7 +64,7 @@ export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Prop
           </text>
         ))}
       </g>
-      {mark && (
+      {mark && RING[mark] && (
         <rect
           x={x - 5}
           y={y - 5}
@@ -81,7 +73,7 @@ export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Prop
           rx="6"
           fill="none"
           strokeWidth="2.5"
-          strokeDasharray={mark === 'dead' ? '4 4' : undefined}
+          strokeDasharray={DASHES[mark]}
           className={RING[mark]}
         />
       )}
@@ -98,18 +90,6 @@ export const Part = memo(function Part({ part, shade, mark, notes, onTap }: Prop
             {line}
           </text>
         ))}
-        {mark &&
-          said.map((line, index) => (
-            <text
-              key={index}
-              x={under.x}
-              y={under.y + LINE * index + 11}
-              fontWeight="700"
-              className={`words-over-lines ${TONE[mark]}`}
-            >
-              {line}
-            </text>
-          ))}
       </g>
     </g>
   )

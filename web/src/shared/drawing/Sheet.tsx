@@ -1,6 +1,7 @@
 import { memo } from 'react'
 import type { Picture, PicturePart } from '../api/drawing'
 import type { Looks } from './looks'
+import { Notes } from './Notes'
 import { Part } from './Part'
 import { Pins } from './Pins'
 import { Wire } from './Wire'
@@ -37,12 +38,16 @@ export const Sheet = memo(function Sheet({ picture, looks, pin, onWire, onPin, o
         return <Wire key={wire.wire ?? index} {...{ wire, shade, stands }} onTap={onWire} />
       })}
       {picture.parts.map((part) => {
-        const { shade, mark, notes } = looks.part(part.part)
-        return <Part key={part.id} {...{ part, shade, mark }} notes={notes.join('\n')} onTap={onPart} />
+        const { shade, mark } = looks.part(part.part)
+        return <Part key={part.id} {...{ part, shade, mark }} onTap={onPart} />
       })}
       {picture.wires.map((wire, index) => {
         const { shade, words } = looks.wire(wire.wire)
         return <WireWords key={wire.wire ?? index} wire={wire} words={words} dim={shade === 'dim'} />
+      })}
+      {picture.parts.map((part) => {
+        const { mark, notes } = looks.part(part.part)
+        return mark && <Notes key={part.id} {...{ part, mark }} notes={notes.join('\n')} />
       })}
       {picture.parts.map((part) => (
         <Pins key={part.id} part={part} chosen={part.pins.some((one) => one.pin === pin) ? pin : null} onPin={onPin} />

@@ -14,6 +14,8 @@ const HALO: Partial<Record<Shade, string>> = {
   lit: 'stroke-copper/35',
   feed: 'stroke-copper/35',
   back: 'stroke-graphite/45',
+  fault: 'stroke-act/45',
+  suspect: 'stroke-watch/45',
 }
 const NO_COLOUR = '#f4f0e6'
 
@@ -21,7 +23,8 @@ interface Props {
   wire: PictureWire
   shade: Shade
   stands: WireLook['stands']
-  onTap: (number: string) => void
+  /** null where nothing is asked of it. */
+  onTap: ((number: string) => void) | null
 }
 
 /** A wire in its colour and tracer, with a dark edge; or in what it is at. */
@@ -34,13 +37,13 @@ export const Wire = memo(function Wire({ wire, shade, stands, onTap }: Props) {
   const halo = HALO[shade]
   return (
     <g
-      className={`cursor-pointer ${shade === 'dim' ? 'opacity-25' : ''}`}
+      className={`${onTap ? 'cursor-pointer' : ''} ${shade === 'dim' ? 'opacity-25' : ''}`}
       fill="none"
       data-wire={wire.number}
       data-shade={shade}
       data-stands={stands}
       onClick={() => {
-        onTap(wire.number)
+        onTap?.(wire.number)
       }}
     >
       <path d={d} stroke="transparent" strokeWidth="18" />

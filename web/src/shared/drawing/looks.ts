@@ -3,8 +3,8 @@ import type { components } from '../api/schema'
 /** What a pin or wire is at, as the server says it. */
 export type Stands = NonNullable<components['schemas']['StandsByState'][number]>
 
-/** plain; lit: what was asked for; feed and back: the way to supply and to ground; dim: beside the point. */
-export type Shade = 'plain' | 'lit' | 'feed' | 'back' | 'dim'
+/** plain; lit: what was asked for; feed and back: the way to supply and to ground; fault and suspect: of a job; dim: beside the point. */
+export type Shade = 'plain' | 'lit' | 'feed' | 'back' | 'fault' | 'suspect' | 'dim'
 
 export interface WireLook {
   shade: Shade
@@ -16,8 +16,9 @@ export interface WireLook {
 
 export interface PartLook {
   shade: Shade
-  /** dead: falls dead with what is open; open: is what was opened; live: a hazard; marked: something is said of it. */
-  mark: 'dead' | 'open' | 'live' | 'marked' | null
+  /** dead: falls dead with what is open; open: is what was opened; live: a hazard; fault, suspect: of a job; marked: something is said of it;
+   *  read: only its notes are. */
+  mark: 'dead' | 'open' | 'live' | 'fault' | 'suspect' | 'marked' | 'read' | null
   /** Said beside it, each on a line. */
   notes: string[]
 }

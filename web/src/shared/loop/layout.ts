@@ -19,7 +19,8 @@ export interface LoopLayout {
   vertical: boolean
   feed: Spot[]
   back: Spot[]
-  battery: [Point, Point]
+  /** Its middle. */
+  battery: Point
   load: { x: number; y: number; width: number; height: number }
 }
 
@@ -52,17 +53,14 @@ export function layOut(loop: Loop, room: number): LoopLayout {
       width,
       height: 290,
       vertical: false,
-      feed: along(loop.feed, { x: 90, y: 74 }, { x: last, y: 74 }),
-      back: along(loop.return, { x: last, y: 222 }, { x: 90, y: 222 }),
-      battery: [
-        { x: 30, y: 74 },
-        { x: 30, y: 222 },
-      ],
-      load: { x: width - 108, y: 115, width: 100, height: 66 },
+      feed: along(loop.feed, { x: 100, y: 74 }, { x: last, y: 74 }),
+      back: along(loop.return, { x: last, y: 222 }, { x: 100, y: 222 }),
+      battery: { x: 37, y: 148 },
+      load: { x: width - 108, y: 118, width: 100, height: 46 },
     }
   }
   const rows = Math.max(loop.feed.length, loop.return.length)
-  const top = 128
+  const top = 144
   const bottom = top + (rows - 1) * 92
   return {
     width,
@@ -70,10 +68,7 @@ export function layOut(loop: Loop, room: number): LoopLayout {
     vertical: true,
     feed: along(loop.feed, { x: 24, y: top }, { x: 24, y: bottom }),
     back: along(loop.return, { x: width - 24, y: bottom }, { x: width - 24, y: top }),
-    battery: [
-      { x: 24, y: 24 },
-      { x: width - 24, y: 24 },
-    ],
-    load: { x: width / 2 - 55, y: bottom + 34, width: 110, height: 54 },
+    battery: { x: width / 2, y: 24 },
+    load: { x: width / 2 - 50, y: bottom + 34, width: 100, height: 46 },
   }
 }

@@ -47,6 +47,8 @@ RSpec.describe 'The sheet editor' do
       click_button 'Publish as version'
       expect(page).to have_current_path(%r{/circuits/}).and have_content("version #{before.n + 1}")
       how[:phone] ? select('Versions', from: 'Ask the sheet') : click_button('Versions')
+      click_button "What differs from version #{before.n}"
+      expect(page).to have_css('li', text: 'wire 7 changed: colour violet/white, was black/red')
       check "#{unit.number} #{unit.name}", allow_label_click: true
       click_button "Move 1 unit to version #{newest.n}"
       expect(page).to have_no_field(unit.number)

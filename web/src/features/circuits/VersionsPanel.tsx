@@ -7,7 +7,8 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Sheet } from '../../shared/ui/Sheet'
 import { useWrite } from '../../shared/writes/useWrite'
-import { beginDraft, moveUnits, versions, type Draft, type SheetVersions } from '../../shared/api/drafts'
+import { Changes } from '../../shared/drawing/Changes'
+import { beginDraft, difference, moveUnits, versions, type Draft, type SheetVersions } from '../../shared/api/drafts'
 import type { SheetTable } from '../../shared/api/circuits'
 import { Shown } from '../../shared/page/Shown'
 import { BeginDraft } from './BeginDraft'
@@ -115,8 +116,31 @@ function Move({ data, may }: { data: SheetVersions; may: boolean }) {
   )
 }
 
+/** What the version that is shown says otherwise than another one; it stands out on the drawing too. */
+function Since({ since, sheet }: { since: string; sheet: SheetTable }) {
+  const asked = useQuery(difference(since, sheet.version_id))
+  return (
+    <Shown asked={asked} what="what differs">
+      {({ changes }) => (
+        <div className="border-l-4 border-watch pl-4">
+          <p className="text-quiet">Version {sheet.n} says, against it:</p>
+          <Changes changes={changes} />
+        </div>
+      )}
+    </Shown>
+  )
+}
+
 /** What there is of a sheet, who has which version, and the ways to a new one. */
-export function VersionsPanel({ sheet }: { sheet: SheetTable }) {
+export function VersionsPanel({
+  sheet,
+  since,
+  onSince,
+}: {
+  sheet: SheetTable
+  since: string | null
+  onSince: (since: string | null) => void
+}) {
   const asked = useQuery(versions(sheet.id))
   const may = useMay()('edit_circuits')
   return (
@@ -132,6 +156,20 @@ export function VersionsPanel({ sheet }: { sheet: SheetTable }) {
                   , {one.person ?? 'shipped'}, {spokenDay(one.published_at, HERE)}, {count(one.units, 'unit')}
                   {one.jobs > 0 && `, ${count(one.jobs, 'open job')} on it`}
                 </span>
+                {one.version_id !== sheet.version_id && (
+                  <Button
+                    look="quiet"
+                    className="ml-3"
+                    aria-pressed={since === one.version_id}
+                    aria-label={`What differs from version ${one.n}`}
+                    onClick={() => {
+                      onSince(since === one.version_id ? null : one.version_id)
+                    }}
+                  >
+                    what differs
+                  </Button>
+                )}
+                {since === one.version_id && <Since since={since} sheet={sheet} />}
               </li>
             ))}
           </ul>

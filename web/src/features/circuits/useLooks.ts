@@ -6,40 +6,14 @@ import {
   pin as pinQuery,
   unitCircuits,
   wire as wireQuery,
-  type CircuitNet,
-  type CircuitPath,
   type SheetTable,
 } from '../../shared/api/circuits'
-import type { Looks, PartLook, Shade, WireLook } from '../../shared/drawing/looks'
-import { spokenVolt } from './spoken'
+import { difference } from '../../shared/api/drafts'
+import type { Looks, PartLook, WireLook } from '../../shared/drawing/looks'
+import { alongPin, alongWire, onConflicts, onDifference, onLive, onOpening, unmarked, type Marked } from './marked'
 import type { Place } from './useSheetPlace'
 
 const PLAIN: PartLook = { shade: 'plain', mark: null, notes: [] }
-const partOf = (node: string) => node.split(':', 1)[0] ?? node
-
-/** What was asked for stands out, in what it says of wires (by number) and parts; null leaves everything as it is. */
-interface Lit {
-  wires: Map<string, Shade>
-  parts: Map<string, Shade>
-}
-
-function alongNet(net: CircuitNet): Lit {
-  return {
-    wires: new Map(net.runs.map((run) => [run.number, 'lit'])),
-    parts: new Map([
-      ...net.joints.map((joint) => [partOf(joint), 'lit'] as const),
-      ...net.runs.flatMap((run) => [run.from, run.to].map((node) => [partOf(node), 'lit'] as const)),
-    ]),
-  }
-}
-
-function alongPath(path: CircuitPath, shade: Shade, lit: Lit) {
-  for (const step of path.steps) {
-    const wire = /^wire (\S+)/.exec(step.item)?.[1]
-    if (wire !== undefined) lit.wires.set(wire, shade)
-    for (const node of [step.from, step.to]) lit.parts.set(partOf(node), shade)
-  }
-}
 
 /** So far apart the ends of a wire are told one by one. */
 const APART_VOLT = 0.3
@@ -55,67 +29,39 @@ function volts(sheet: SheetTable, stateIndex: number) {
   }
 }
 
+/** What is asked of the sheet, answered on its drawing; one question at a time. */
+function useMarked(sheet: SheetTable, place: Place, state: string): Marked {
+  const { ask } = place
+  const opened = ask === null ? place.open : null
+  const since = ask === 'versions' ? place.since : null
+  const disputed = ask === 'conflicts' && sheet.unit !== null
+  const { data: pin } = useQuery({ ...pinQuery(sheet.id, place.pin ?? '', state), enabled: place.pin !== null })
+  const { data: wire } = useQuery({ ...wireQuery(sheet.id, place.wire ?? ''), enabled: place.wire !== null })
+  const { data: effects } = useQuery({ ...opening(sheet.id, opened ?? ''), enabled: opened !== null })
+  const { data: terminals } = useQuery({ ...live(sheet.id, place.open, state), enabled: ask === 'live' })
+  const { data: changes } = useQuery({ ...difference(since ?? '', sheet.version_id), enabled: since !== null })
+  const { data: circuits } = useQuery({ ...unitCircuits(sheet.unit?.id ?? ''), enabled: disputed })
+
+  return useMemo(() => {
+    if (place.wire !== null && wire) return alongWire(wire)
+    if (place.pin !== null && pin) return alongPin(pin)
+    if (opened !== null) return onOpening(effects?.effects ?? [], opened, state)
+    if (ask === 'live') return onLive(terminals?.terminals ?? [], place.open)
+    if (disputed && circuits) return onConflicts(sheet, circuits.conflicts)
+    if (since !== null && changes) return onDifference(sheet, changes.changes)
+    return unmarked
+  }, [sheet, place, state, ask, opened, since, disputed, pin, wire, effects, terminals, changes, circuits])
+}
+
 /** How the drawing answers what is asked of the sheet: net, path, what falls dead, what stays live; and what each wire is at. */
 export function useLooks(sheet: SheetTable, place: Place, state: string): Looks {
   const stateIndex = sheet.states.findIndex((one) => one.key === state)
-  const { data: pin } = useQuery({ ...pinQuery(sheet.id, place.pin ?? '', state), enabled: place.pin !== null })
-  const { data: wire } = useQuery({ ...wireQuery(sheet.id, place.wire ?? ''), enabled: place.wire !== null })
-  const opened = place.ask === null ? place.open : null
-  const { data: effects } = useQuery({ ...opening(sheet.id, opened ?? ''), enabled: opened !== null })
-  const asksLive = place.ask === 'live'
-  const { data: terminals } = useQuery({ ...live(sheet.id, place.open, state), enabled: asksLive })
-  const asksConflicts = place.ask === 'conflicts' && sheet.unit !== null
-  const { data: circuits } = useQuery({ ...unitCircuits(sheet.unit?.id ?? ''), enabled: asksConflicts })
-
-  return useMemo(() => {
-    let lit = litBy(place.pin !== null ? pin : undefined, place.wire !== null ? wire : undefined)
-    const marks = new Map<string, PartLook['mark']>()
-    const notes = new Map<string, string[]>()
-    if (opened !== null) {
-      for (const effect of effects?.effects ?? []) {
-        if (effect.state === state) marks.set(partOf(effect.key), effect.change === 'dead' ? 'dead' : 'marked')
-      }
-      marks.set(partOf(opened), 'open')
-    }
-    if (asksLive) {
-      for (const terminal of terminals?.terminals ?? []) {
-        const id = partOf(terminal.pin)
-        marks.set(id, 'live')
-        notes.set(id, [...(notes.get(id) ?? []), `${terminal.pin.slice(id.length + 1)} ${spokenVolt(terminal.volt)}`])
-      }
-      if (place.open !== null) marks.set(place.open, 'open')
-    }
-    const conflicts = asksConflicts ? (circuits?.conflicts ?? []).filter((one) => one.ruling === null) : []
-    const disputed = new Set(conflicts.flatMap((one) => one.items))
-    if (disputed.size > 0) {
-      lit ??= { wires: new Map(), parts: new Map(sheet.parts.map((part) => [part.id, 'plain'])) }
-      for (const wire of sheet.wires) if (disputed.has(wire.uuid)) lit.wires.set(wire.number, 'suspect')
-      for (const part of sheet.parts) if (disputed.has(part.uuid)) marks.set(part.id, 'marked')
-    }
-    return looksFrom(sheet, stateIndex, place.show === 'stands', lit, marks, notes)
-  }, [sheet, place, state, stateIndex, pin, wire, opened, effects, asksLive, terminals, asksConflicts, circuits])
+  const marked = useMarked(sheet, place, state)
+  const stands = place.show === 'stands'
+  return useMemo(() => looksFrom(sheet, stateIndex, stands, marked), [sheet, stateIndex, stands, marked])
 }
 
-function litBy(
-  pin: { net: CircuitNet; to_supply: CircuitPath; to_ground: CircuitPath } | undefined,
-  wire: { net: CircuitNet } | undefined,
-): Lit | null {
-  if (wire) return alongNet(wire.net)
-  if (!pin) return null
-  const lit = alongNet(pin.net)
-  alongPath(pin.to_ground, 'back', lit)
-  alongPath(pin.to_supply, 'feed', lit)
-  return lit
-}
-
-function looksFrom(
-  sheet: SheetTable,
-  stateIndex: number,
-  showsStands: boolean,
-  lit: Lit | null,
-  marks: Map<string, PartLook['mark']>,
-  notes: Map<string, string[]>,
-): Looks {
+function looksFrom(sheet: SheetTable, stateIndex: number, showsStands: boolean, { lit, marks, notes }: Marked): Looks {
   const between = volts(sheet, stateIndex)
   const wires = new Map<string, WireLook>(
     sheet.wires.map((wire) => [

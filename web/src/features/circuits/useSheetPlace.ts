@@ -9,6 +9,8 @@ export interface Place {
   wire: string | null
   open: string | null
   ask: (typeof ASK)[number] | null
+  /** Another version of the sheet that it is held against. */
+  since: string | null
   /** How the sheet is read: as a drawing, or as one of its tables. */
   view: View | null
   /** What the wires of the drawing show: their own colours, or what they are at. */
@@ -22,7 +24,7 @@ const VIEWS = ['drawing', 'pins', 'wires'] as const
 type View = (typeof VIEWS)[number]
 
 const STAYS = ['state', 'view', 'show']
-const NO_QUESTION = { part: null, pin: null, wire: null, open: null, ask: null }
+const NO_QUESTION = { part: null, pin: null, wire: null, open: null, ask: null, since: null }
 const ASK = ['cause', 'live', 'conflicts', 'versions', 'own'] as const
 
 export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
@@ -36,6 +38,7 @@ export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
       wire: params.get('wire'),
       open: params.get('open'),
       ask,
+      since: params.get('since'),
       view: VIEWS.find((one) => one === params.get('view')) ?? null,
       show: params.get('show') === 'stands' ? 'stands' : null,
     }

@@ -3,7 +3,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useWrite } from '../../shared/writes/useWrite'
 import { dropDraft, publish, undoStep, type Draft } from '../../shared/api/drafts'
-import { Changes } from './Changes'
+import { Changes } from '../../shared/drawing/Changes'
 
 /** What the draft changes, and what becomes of it. */
 export function Publish({ draft, onSaved }: { draft: Draft; onSaved: (draft: Draft) => void }) {

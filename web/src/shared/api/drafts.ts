@@ -26,6 +26,14 @@ export const versions = (id: string) =>
     queryFn: () => reply(client.GET('/api/circuits/{id}/versions', { params: { path: { id } } })),
   })
 
+/** What the sheet with this id says otherwise than another version of it. */
+export const difference = (since: string, id: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'difference', since, id],
+    queryFn: () =>
+      reply(client.GET('/api/circuits/{id}/difference', { params: { path: { id: since }, query: { to: id } } })),
+  })
+
 export const beginDraft = (body: Schemas['NewDraft'], words: string) => wish('post', '/api/drafts', {}, body, words)
 
 export const typeRow = (draftId: string, row: Schemas['DraftRows']['rows'][number]) =>

@@ -1,4 +1,4 @@
-import type { SheetChange } from '../../shared/api/drafts'
+import type { SheetChange } from '../api/drafts'
 
 /** What is otherwise, item by item, in words. */
 export function Changes({ changes }: { changes: SheetChange[] }) {

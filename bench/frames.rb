@@ -38,7 +38,8 @@ class Page
 
   def drag
     DRAGS.times do |turn|
-      x, y = 400, 500
+      x = 400
+      y = 500
       mouse('mousePressed', x, y)
       STEPS.times do |step|
         mouse('mouseMoved', x + (turn.even? ? step : -step), y + ((turn.even? ? -4 : 4) * step))
@@ -75,28 +76,39 @@ class Page
   end
 end
 
-# The same number of elements in an SVG by itself: a drag sets one transform, a tap lights one path.
+# A drag sets one transform, a tap lights one path.
+BARE_SCRIPT = <<~JS
+  const group = document.querySelector('g')
+  let from = null, x = 0, y = 0, lit = null
+  addEventListener('mousedown', (event) => {
+    from = [event.clientX - x, event.clientY - y]
+    lit?.setAttribute('stroke', '#822')
+    lit = event.target.matches('.w') ? event.target : null
+    lit?.setAttribute('stroke', '#f80')
+  })
+  addEventListener('mousemove', (event) => {
+    if (!from) return
+    x = event.clientX - from[0]
+    y = event.clientY - from[1]
+    group.setAttribute('transform', `translate(${x} ${y})`)
+  })
+  addEventListener('mouseup', () => { from = null })
+JS
+
+# An SVG by itself, with as many elements of each kind.
 def bare(counts)
-  wires = Array.new(counts['path']) do |at|
-    x = 10 + ((at % 40) * 24)
-    %(<path class="w" d="M#{x} #{10 + ((at / 40) * 60)}v40h14v12" fill="none" stroke="#822" stroke-width="4"/>)
-  end
-  words = Array.new(counts['text']) { |at| %(<text x="#{(at % 40) * 24}" y="#{20 + ((at / 40) * 18)}" font-size="12">K#{at}</text>) }
-  boxes = Array.new(counts['rect']) { |at| %(<rect x="#{(at % 30) * 32}" y="#{(at / 30) * 40}" width="28" height="30" fill="none" stroke="#222"/>) }
-  <<~HTML
-    <!doctype html><body style="margin:0"><svg width="1280" height="780"><g>#{[*boxes, *wires, *words].join}</g></svg><script>
-    const group = document.querySelector('g'); let from = null, x = 0, y = 0, lit = null
-    addEventListener('mousedown', (e) => { from = [e.clientX - x, e.clientY - y]; lit?.setAttribute('stroke', '#822')
-      if (e.target.matches('.w')) { lit = e.target; lit.setAttribute('stroke', '#f80') } })
-    addEventListener('mousemove', (e) => { if (from) { x = e.clientX - from[0]; y = e.clientY - from[1]; group.setAttribute('transform', `translate(${x} ${y})`) } })
-    addEventListener('mouseup', () => { from = null })
-    </script>
-  HTML
+  shapes = { 'path' => ->(x, y) { %(<path class="w" d="M#{x} #{y}v40h14v12" fill="none" stroke="#822" stroke-width="4"/>) },
+             'text' => ->(x, y) { %(<text x="#{x}" y="#{y + 20}" font-size="12">K1</text>) },
+             'rect' => ->(x, y) { %(<rect x="#{x}" y="#{y}" width="20" height="30" fill="none" stroke="#222"/>) } }
+  drawn = counts.flat_map { |name, count| Array.new(count) { |at| shapes.fetch(name).call(10 + ((at % 40) * 24), 10 + ((at / 40) * 60)) } }
+  %(<!doctype html><body style="margin:0"><svg width="1280" height="780"><g>#{drawn.join}</g></svg><script>#{BARE_SCRIPT}</script>)
 end
 
 def spread(deltas)
   sorted = deltas.sort
-  { share: deltas.count { |ms| ms < FRAME_MOST_MS } / deltas.size.to_f, p95: sorted[(sorted.size * 0.95).floor], most: sorted.last, count: deltas.size }
+  { share: deltas.count do |ms|
+    ms < FRAME_MOST_MS
+  end / deltas.size.to_f, p95: sorted[(sorted.size * 0.95).floor], most: sorted.last, count: deltas.size }
 end
 
 def told(what, spread)
@@ -112,7 +124,9 @@ Server::Workers::DrawSheets.all(layouter)
 layouter.stop
 
 options = Selenium::WebDriver::Options.chrome(binary: '/usr/bin/chromium')
-%w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --force-prefers-reduced-motion --window-size=1280,943].each { |one| options.add_argument(one) }
+%w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --force-prefers-reduced-motion --window-size=1280,943].each do |one|
+  options.add_argument(one)
+end
 browser = Selenium::WebDriver.for(:chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
 wait = Selenium::WebDriver::Wait.new(timeout: 30)
 begin

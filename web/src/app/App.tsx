@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { BrowserRouter, Route, Routes, useLocation } from 'react-router'
 import { SignIn, SignInPage } from '../features/sign-in'
 import { Today } from '../features/today'
@@ -11,31 +11,33 @@ import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
 import { Waiting } from '../shared/ui/Waiting'
 import { Frame } from './Frame'
+import { page } from './page'
 
 const batteries = () => import('../features/batteries')
+const bench = () => import('../features/job-bench')
 const circuits = () => import('../features/circuits')
-const units = () => import('../features/units')
 const jobs = () => import('../features/jobs')
-const CircuitsPage = lazy(async () => ({ default: (await circuits()).CircuitsPage }))
-const SheetPage = lazy(async () => ({ default: (await circuits()).SheetPage }))
-const EditorPage = lazy(async () => ({ default: (await import('../features/sheet-editor')).EditorPage }))
-const GroundsPage = lazy(async () => ({ default: (await import('../features/grounds')).GroundsPage }))
-const RoundPage = lazy(async () => ({ default: (await import('../features/rounds')).RoundPage }))
-const TracesPage = lazy(async () => ({ default: (await import('../features/traces')).TracesPage }))
-const PartPage = lazy(async () => ({ default: (await import('../features/parts')).PartPage }))
-const TagPage = lazy(async () => ({ default: (await import('../features/tag')).TagPage }))
-const HouseRulesPage = lazy(async () => ({ default: (await import('../features/house-rules')).HouseRulesPage }))
-const JobBenchPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobBenchPage }))
-const JobDrawingPage = lazy(async () => ({ default: (await import('../features/job-bench')).JobDrawingPage }))
-const JobList = lazy(async () => ({ default: (await jobs()).JobList }))
-const NewJobPage = lazy(async () => ({ default: (await jobs()).NewJobPage }))
-const ShelfPage = lazy(async () => ({ default: (await batteries()).ShelfPage }))
-const BatteryPage = lazy(async () => ({ default: (await batteries()).BatteryPage }))
-const SumsPage = lazy(async () => ({ default: (await import('../features/sums')).SumsPage }))
-const UnitSheetPage = lazy(async () => ({ default: (await import('../features/unit-sheet')).UnitSheetPage }))
-const UnitList = lazy(async () => ({ default: (await units()).UnitList }))
-const NewUnitPage = lazy(async () => ({ default: (await units()).NewUnitPage }))
-const EditUnitPage = lazy(async () => ({ default: (await units()).EditUnitPage }))
+const units = () => import('../features/units')
+const CircuitsPage = page(circuits, 'CircuitsPage')
+const SheetPage = page(circuits, 'SheetPage')
+const EditorPage = page(() => import('../features/sheet-editor'), 'EditorPage')
+const GroundsPage = page(() => import('../features/grounds'), 'GroundsPage')
+const RoundPage = page(() => import('../features/rounds'), 'RoundPage')
+const TracesPage = page(() => import('../features/traces'), 'TracesPage')
+const PartPage = page(() => import('../features/parts'), 'PartPage')
+const TagPage = page(() => import('../features/tag'), 'TagPage')
+const HouseRulesPage = page(() => import('../features/house-rules'), 'HouseRulesPage')
+const JobBenchPage = page(bench, 'JobBenchPage')
+const JobDrawingPage = page(bench, 'JobDrawingPage')
+const JobList = page(jobs, 'JobList')
+const NewJobPage = page(jobs, 'NewJobPage')
+const ShelfPage = page(batteries, 'ShelfPage')
+const BatteryPage = page(batteries, 'BatteryPage')
+const SumsPage = page(() => import('../features/sums'), 'SumsPage')
+const UnitSheetPage = page(() => import('../features/unit-sheet'), 'UnitSheetPage')
+const UnitList = page(units, 'UnitList')
+const NewUnitPage = page(units, 'NewUnitPage')
+const EditUnitPage = page(units, 'EditUnitPage')
 
 const queries = new QueryClient({
   defaultOptions: {

@@ -1,9 +1,13 @@
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { Link } from 'react-router'
-import { OpenSessions, PasswordForm } from '../features/sign-in'
 import { Button } from '../shared/ui/Button'
 import { Leave } from './Leave'
+import { page } from './page'
 import { switchTheme } from './theme'
+
+const account = () => import('../features/account')
+const OpenSessions = page(account, 'OpenSessions')
+const PasswordForm = page(account, 'PasswordForm')
 
 /** What is one's own: light, password, the way out; on a phone the house rules as well. */
 export function You({ person, onGo }: { person: number; onGo: () => void }) {
@@ -26,9 +30,11 @@ export function You({ person, onGo }: { person: number; onGo: () => void }) {
       >
         Change your password
       </Button>
-      {password && <PasswordForm />}
+      <Suspense>{password && <PasswordForm />}</Suspense>
       <Leave person={person} />
-      <OpenSessions />
+      <Suspense>
+        <OpenSessions />
+      </Suspense>
     </div>
   )
 }

@@ -1,0 +1,2 @@
+export { OpenSessions } from './OpenSessions'
+export { PasswordForm } from './PasswordForm'

@@ -187,22 +187,24 @@ RSpec.describe 'Circuits' do
 
     def shades = page.all('[data-wire]').map { |one| one['data-shade'] }.uniq.sort
 
-    it 'lights the net of a tapped wire, greys out what falls dead with a part, shows what every wire is at and what stays live' do
-      open_drawing('fuel_pump')
-      find('[data-wire="7"] path', match: :first, visible: :all).click
-      expect(page).to have_css('h2', text: 'Wire 7')
-      expect(page).to have_css('[data-wire="7"][data-shade=lit]')
-      expect(shades).to eq(%w[dim lit])
-      find('[data-part=K11] rect, [data-part=K11] path', match: :first).click
-      click_button 'Open this: what falls dead with it?'
-      expect(page).to have_css('[data-part=K11][data-mark=open]').and have_css('[data-part=M2][data-mark=dead]')
-      open_drawing('ecu_power', '?show=stands')
-      expect(page).to have_css('[data-wire="13"][data-stands=live]')
-      choose_state('Isolator open')
-      expect(page).to have_css('[data-wire="13"][data-stands=open], [data-wire="13"][data-stands=ground]')
-      expect(page).to have_css('[data-wire="1"][data-stands=live]')
-      click_button 'What stays live'
-      expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
+    { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
+      it "lights the net of a tapped wire, greys out what falls dead, shows what wires are at and what stays live, on #{screen}", **how do
+        open_drawing('fuel_pump')
+        find('[data-wire="7"] path', match: :first, visible: :all).click
+        expect(page).to have_css('h2', text: 'Wire 7')
+        expect(page).to have_css('[data-wire="7"][data-shade=lit]')
+        expect(shades).to eq(%w[dim lit])
+        find('[data-part=K11] rect, [data-part=K11] path', match: :first).click
+        click_button 'Open this: what falls dead with it?'
+        expect(page).to have_css('[data-part=K11][data-mark=open]').and have_css('[data-part=M2][data-mark=dead]')
+        open_drawing('ecu_power', '?show=stands')
+        expect(page).to have_css('[data-wire="13"][data-stands=live]')
+        choose_state('Isolator open')
+        expect(page).to have_css('[data-wire="13"][data-stands=open], [data-wire="13"][data-stands=ground]')
+        expect(page).to have_css('[data-wire="1"][data-stands=live]')
+        how[:phone] ? select('What stays live', from: 'Ask the sheet') : click_button('What stays live')
+        expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
+      end
     end
 
     it 'shows a job where it belongs, measures from a tapped pin, and marks what its drawings dispute' do

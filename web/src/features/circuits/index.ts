@@ -1,2 +1,2 @@
-export { CircuitsPage } from './CircuitsPage'
+export { CircuitsPage } from './library/CircuitsPage'
 export { SheetPage } from './SheetPage'

@@ -1,2 +1,2 @@
 export { JobBenchPage } from './JobBenchPage'
-export { JobDrawingPage } from './JobDrawingPage'
+export { JobDrawingPage } from './drawing/JobDrawingPage'

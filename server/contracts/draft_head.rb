@@ -2,9 +2,9 @@
 
 module Server
   module Contracts
-    # What stands at the head of a sheet that is written; more: key states, zones, places, loops and links as a sheet has them.
+    # What stands at the head of a sheet that is written; more: key states, zones, places, loops, stops and links as a sheet has them.
     class DraftHead < Base
-      # States, zones, places, loops and links of the largest sheet that ships take 1,500.
+      # States, zones, places, loops, stops and links of the largest sheet that ships take 1,500.
       MOST_LETTERS = 20_000
 
       json do

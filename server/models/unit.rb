@@ -138,7 +138,7 @@ module Server
           raise Refusals::InvalidInput.new('That day is yet to come', fields: { 'since' => ["is after #{today.strftime('%-d %b')}"] })
         end
 
-        update(parked_since: since)
+        tap { update(parked_since: since) } # an update that changes nothing gives nothing back
       end
 
       # @param parked_since [Date, nil]

@@ -144,6 +144,8 @@ reading: kept.id),
     wire = fitted.version.to_core.wires.first
     [write('post', '/api/circuits', { content: fitted.version.content, wires_csv: nil }),
      write('post', '/api/circuits/{id}/own-facts', { item: wire.uuid, field: 'colour', was: wire.colour, says: 'pink', why: 'Seen' }, id: fitted.id),
+     write('post', '/api/circuits/{id}/stop-proofs', { id: uuid, device: wire.uuid, asked: 'off', outcome: 'stopped', seconds: 2.5 }, id: fitted.id),
+     write('post', '/api/circuits/{id}/stop-answers', { id: uuid, device: wire.uuid, words: 'Pulled by hand' }, id: fitted.id),
      write('post', '/api/circuits/{id}/units', { units: [fitted.unit_id] }, id: fitted.version_id),
      write('post', '/api/units/{id}/circuits', { version_id: fitted.version_id }, id: fitted.unit_id),
      write('post', '/api/units/{id}/circuits/as-sisters', id: @unit.id),

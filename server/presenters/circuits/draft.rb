@@ -33,7 +33,7 @@ n: draft.base_version&.n }
           { id: @draft.id, base: base, head: @draft.head.to_h.except(*CORE::MORE), more: @core.more, head_version: @draft.head_version,
             ended: !@draft.ended_at.nil?,
             version_id: @draft.version_id, rows: rows, wrong: said(nil), undoable: @draft.undoable?(by: @person), changes: changes,
-            kinds: Wattomneum::Circuits::PartKinds.all.map { |kind| { kind: kind, facts: facts(kind) } } }
+            ends: @draft.ended_at ? [] : @core.ends, kinds: Wattomneum::Circuits::PartKinds.all.map { |kind| { kind: kind, facts: facts(kind) } } }
         end
 
         private

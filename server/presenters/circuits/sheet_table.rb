@@ -23,7 +23,7 @@ module Server
         def call
           { over_budget: @over_budget, states: states, note: @sheet.note, reference: @sheet.reference, parts: parts, wires: wires, watches: watches,
             zones: @sheet.zones.map { |key, zone| { key: key, label: zone['label'] || key, exposure: zone['exposure'] || [] } },
-            links: @sheet.links.map(&:to_h), shorts: @over_budget ? [] : @machine.shorts.map(&:to_s) }
+            links: @sheet.links.map(&:to_h), stops: @sheet.stops.size, shorts: @over_budget ? [] : @machine.shorts.map(&:to_s) }
         end
 
         private

@@ -261,6 +261,8 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
     expect([told.nights_parked > 1, Server::Models::Unit[unit.id].parked_since]).to eq([true, dawn - 12])
     say_morning(unit, 'jumped')
     expect(Server::Models::Unit[unit.id].parked_since).to be_nil
+    # Said twice, it is no error.
+    expect(Array.new(2) { park.call(nil).then { status } }).to eq([200, 200])
     park.call(Date.today + 5)
     expect([status, error['fields'].keys]).to eq([422, ['since']])
   end

@@ -1,6 +1,7 @@
 import { Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { Button } from '../shared/ui/Button'
+import { Waiting } from '../shared/ui/Waiting'
 import { Leave } from './Leave'
 import { page } from './page'
 import { switchTheme } from './theme'
@@ -32,9 +33,12 @@ export function You({ person, onGo }: { person: number; onGo: () => void }) {
       </Button>
       <Suspense>{password && <PasswordForm />}</Suspense>
       <Leave person={person} />
-      <Suspense>
-        <OpenSessions />
-      </Suspense>
+      {/* Its room is kept: what a thumb is on its way to must not move. */}
+      <div className="min-h-36">
+        <Suspense fallback={<Waiting what="where you are signed in" />}>
+          <OpenSessions />
+        </Suspense>
+      </div>
     </div>
   )
 }

@@ -19,7 +19,11 @@ module Wattomneum
       EXPOSURES = %w[wet hot chafe rodents vibration].freeze
       # The loop that a unit's sheet draws: key: start or charge, load: id of its load, state: in which it works.
       Loop = Struct.new(:key, :load, :state, keyword_init: true)
-      FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends places loops note].freeze
+      # A way to stop the engine. device: id of what decides; runs: held (the engine runs while it works) or released (while it does not);
+      # running: key state in which the engine runs; asked_in: key states in which it is to stop; pressed: ids of buttons that stop it by
+      # opening; hose: what else it needs, and hose_lost: stops or runs_on.
+      Stop = Struct.new(:device, :label, :runs, :running, :asked_in, :pressed, :hose, :hose_lost, keyword_init: true)
+      FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends places loops stops note].freeze
       attr_reader(*FIELDS)
 
       # @param key [String]
@@ -35,9 +39,10 @@ module Wattomneum
       # @param loose_ends [Array<LooseEnd>]
       # @param places [Hash{String => String}] key of a named place to the node it is
       # @param loops [Array<Loop>]
+      # @param stops [Array<Stop>]
       # @param note [String, nil]
       def initialize(key:, title:, system_volt:, reference:, parts:, wires:, states: STATES, zones: {}, links: [], redrawn: [],
-                     loose_ends: [], places: {}, loops: [], note: nil)
+                     loose_ends: [], places: {}, loops: [], stops: [], note: nil)
         @key = key
         @title = title
         @system_volt = system_volt
@@ -51,6 +56,7 @@ module Wattomneum
         @loose_ends = loose_ends
         @places = places
         @loops = loops
+        @stops = stops
         @note = note
         @part_by_id = parts.to_h { |part| [part.id, part] }
         @wire_by_number = wires.reverse.to_h { |wire| [wire.number, wire] }
@@ -128,6 +134,10 @@ module Wattomneum
       # @param known [Hash{String => String}] key of a named place to the node it is
       # @return [Sheet] with these places
       def with_places(known) = Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, places: known)
+
+      # @param more [Array<Wire>]
+      # @return [Sheet] with these too
+      def with_wires(more) = Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, wires: wires + more)
 
       # Wire fields that a unit may override.
       WIRE_OVERRIDES = %w[from to colour section_mm2 gauge_awg length_m ohm zone].freeze

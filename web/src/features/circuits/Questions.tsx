@@ -9,6 +9,7 @@ type Question = Exclude<NonNullable<Place['ask']>, 'own'>
 const WORDS: Record<Question, string> = {
   cause: 'Dead and working',
   live: 'What stays live',
+  stops: 'Stops',
   conflicts: 'Conflicts',
   versions: 'Versions',
 }
@@ -27,6 +28,7 @@ export function Questions({
   const questions: Question[] = [
     'cause',
     'live',
+    ...(sheet.stops > 0 && sheet.joined.length === 0 ? (['stops'] as const) : []),
     ...(sheet.unit ? (['conflicts'] as const) : []),
     ...(sheet.joined.length === 0 ? (['versions'] as const) : []),
   ]

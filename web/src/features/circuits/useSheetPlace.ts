@@ -25,7 +25,7 @@ type View = (typeof VIEWS)[number]
 
 const STAYS = ['state', 'view', 'show']
 const NO_QUESTION = { part: null, pin: null, wire: null, open: null, ask: null, since: null }
-const ASK = ['cause', 'live', 'conflicts', 'versions', 'own'] as const
+const ASK = ['cause', 'live', 'conflicts', 'versions', 'own', 'stops'] as const
 
 export function useSheetPlace(): [Place, (next: Partial<Place>) => void] {
   const [params, setParams] = useSearchParams()

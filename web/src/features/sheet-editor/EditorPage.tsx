@@ -52,6 +52,11 @@ export function EditorPage() {
               </option>
             ))}
           </datalist>
+          <datalist id="ends">
+            {draft.ends.map((one) => (
+              <option key={one} value={one} />
+            ))}
+          </datalist>
           <div className="grid gap-8 desk:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <div className="flex min-w-0 flex-col gap-5">
               <Head key={draft.head_version} draft={read(draft, may)} onSaved={onSaved} />

@@ -19,7 +19,7 @@ const LINES = [
   { key: 'note', label: 'Note', help: undefined },
 ] as const
 
-const MORE = 'Key states, zones, places, loops, links'
+const MORE = 'Key states, zones, places, loops, stops, links'
 const FIELDS = [...LINES, { key: 'more', label: MORE }] as const
 
 /** What stands at the head of the sheet, folded away while rows are typed. */

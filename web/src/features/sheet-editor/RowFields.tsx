@@ -4,7 +4,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { BothVersions } from '../../shared/writes/BothVersions'
 import { useWrite } from '../../shared/writes/useWrite'
 import { typeRow, type Draft, type DraftRow } from '../../shared/api/drafts'
-import { COLUMNS, GRID, nameOf } from './columns'
+import { COLUMNS, GRID, nameOf, SUGGESTED } from './columns'
 
 type Typed = Record<string, string>
 
@@ -81,7 +81,7 @@ export function RowFields({ draft, row, chosen, onChoose, onSaved, onWaiting }: 
                 className="field-sizing-content min-h-12 px-2 dense:min-h-9 dense:py-1"
               />
             ) : (
-              <input {...cell(key)} list={key === 'kind' ? 'kinds' : undefined} className="px-2 dense:min-h-9" />
+              <input {...cell(key)} list={SUGGESTED[key]} className="px-2 dense:min-h-9" />
             )}
           </label>
         ))}

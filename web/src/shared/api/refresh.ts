@@ -4,6 +4,7 @@ import type { QueryClient } from '@tanstack/react-query'
 const TOUCHED: readonly [RegExp, readonly string[]][] = [
   [/^\/api\/drafts\/[^/]+\/publication/, ['drafts', 'circuits', 'units']],
   [/^\/api\/drafts/, ['drafts']],
+  [/^\/api\/circuits\/[^/]+\/stop-proofs/, ['circuits', 'units', 'today']],
   [/^\/api\/units\/[^/]+\/(circuits|rulings)|^\/api\/circuits/, ['circuits', 'units', 'jobs']],
   [/^\/api\/(mornings|yards\/[^/]+\/night|units\/[^/]+\/(plan|parked))/, ['tonight']],
   [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'batteries', 'today', 'tonight']],

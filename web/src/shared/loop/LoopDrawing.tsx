@@ -33,7 +33,7 @@ function Whole({ span, layout }: { span: LoopSpan; layout: LoopLayout }) {
   const side = WHOLE_SIDES[span.test_key ?? '']
   if (!side || !span.reading) return null
   const x = layout.vertical ? layout.width / 2 : (layout.width - 50) / 2
-  const y = layout.vertical ? (side === 'feed' ? 92 : 122) : side === 'feed' ? 138 : 170
+  const y = layout.vertical ? (side === 'feed' ? 104 : 132) : side === 'feed' ? 138 : 170
   const tone = span.reading.verdict ? TONE[span.reading.verdict] : 'fill-ink'
   return (
     <text x={x} y={y} textAnchor="middle" className={`font-label text-base ${tone}`}>
@@ -65,6 +65,9 @@ export function LoopDrawing({ loop }: { loop: Loop }) {
         {picture.lines.map(({ wire, way }) => (
           <Wire key={wire.number} wire={wire} shade="plain" stands={STANDS[way]} onTap={null} />
         ))}
+        <g transform={`translate(${picture.battery.x} ${picture.battery.y}) scale(${picture.battery.scale})`}>
+          <Part part={picture.battery.part} shade="plain" mark={null} onTap={null} />
+        </g>
         {picture.parts.map((part) => (
           <Part key={part.id} part={part} shade="plain" mark={null} onTap={null} />
         ))}

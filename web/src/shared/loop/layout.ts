@@ -53,14 +53,14 @@ export function layOut(loop: Loop, room: number): LoopLayout {
       width,
       height: 290,
       vertical: false,
-      feed: along(loop.feed, { x: 100, y: 74 }, { x: last, y: 74 }),
-      back: along(loop.return, { x: last, y: 222 }, { x: 100, y: 222 }),
-      battery: { x: 37, y: 148 },
+      feed: along(loop.feed, { x: 112, y: 74 }, { x: last, y: 74 }),
+      back: along(loop.return, { x: last, y: 222 }, { x: 112, y: 222 }),
+      battery: { x: 46, y: 148 },
       load: { x: width - 108, y: 118, width: 100, height: 46 },
     }
   }
   const rows = Math.max(loop.feed.length, loop.return.length)
-  const top = 144
+  const top = 150
   const bottom = top + (rows - 1) * 92
   return {
     width,
@@ -68,7 +68,7 @@ export function layOut(loop: Loop, room: number): LoopLayout {
     vertical: true,
     feed: along(loop.feed, { x: 24, y: top }, { x: 24, y: bottom }),
     back: along(loop.return, { x: width - 24, y: bottom }, { x: width - 24, y: top }),
-    battery: { x: width / 2, y: 24 },
+    battery: { x: width / 2, y: 29 },
     load: { x: width / 2 - 50, y: bottom + 34, width: 100, height: 46 },
   }
 }

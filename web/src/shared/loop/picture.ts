@@ -16,12 +16,15 @@ interface Line {
 
 /** A loop in parts and wires of the drawing kit. */
 export interface LoopPicture {
+  /** Drawn larger, so that its signs are as large as the words beside it. */
+  battery: { part: PicturePart; scale: number; x: number; y: number }
   parts: PicturePart[]
   lines: Line[]
 }
 
 const GAP = 13
 const BATTERY = { width: 70, height: 44 }
+const SCALE = 1.25
 const JOINT = 12
 
 function line(name: string, way: Way, points: At[]): Line {
@@ -65,14 +68,16 @@ function stretch({ at, next, middle, place }: Spot, way: Way): Line[] {
   ]
 }
 
-function batteryOf(layout: LoopLayout, livePositive: boolean): { part: PicturePart; feed: At; back: At } {
+function batteryOf(layout: LoopLayout, livePositive: boolean): { drawn: LoopPicture['battery']; feed: At; back: At } {
   const { x, y } = layout.battery
   const [live, other] = livePositive ? ['+', '-'] : ['-', '+']
   const feed: Pin = layout.vertical ? { name: live, side: 'bottom', x: 20 } : { name: live, side: 'top', x: 35 }
   const back: Pin = { name: other, side: 'bottom', x: layout.vertical ? 50 : 35 }
-  const box = { x: x - BATTERY.width / 2, y: y - BATTERY.height / 2, ...BATTERY }
-  const end = (pin: Pin): At => [box.x + pin.x, box.y + (pin.side === 'top' ? 0 : box.height)]
-  return { part: signOf('battery', 'BAT', box, [feed, back]), feed: end(feed), back: end(back) }
+  const left = x - (BATTERY.width * SCALE) / 2
+  const top = y - (BATTERY.height * SCALE) / 2
+  const end = (pin: Pin): At => [left + pin.x * SCALE, top + (pin.side === 'top' ? 0 : BATTERY.height * SCALE)]
+  const part = signOf('battery', 'BAT', { x: 0, y: 0, ...BATTERY }, [feed, back])
+  return { drawn: { part, scale: SCALE, x: left, y: top }, feed: end(feed), back: end(back) }
 }
 
 /** From the end of a side to the battery or the load: along one way, then along the other. */
@@ -112,7 +117,8 @@ export function pictureOf(loop: Loop, layout: LoopLayout): LoopPicture {
     ]
   })
   return {
-    parts: [battery.part, load, ...spots(layout.feed, 'feed'), ...spots(layout.back, 'back')],
+    battery: battery.drawn,
+    parts: [load, ...spots(layout.feed, 'feed'), ...spots(layout.back, 'back')],
     lines: [
       ...ends,
       ...layout.feed.flatMap((spot) => stretch(spot, 'feed')),

@@ -13,11 +13,11 @@ module Wattomneum
         Row = Struct.new(:uuid, :kind, :typed, keyword_init: true)
         # uuid: of the row, nil for the head; message, way_out
         Objection = Struct.new(:uuid, :message, :way_out, keyword_init: true)
-        HEAD = %w[sheet title system_volt reference note states zones places loops links].freeze
+        HEAD = %w[sheet title system_volt reference note states zones places loops stops links].freeze
         # What of the head is written as one text.
-        MORE = %w[states zones places loops links].freeze
+        MORE = %w[states zones places loops stops links].freeze
         LISTS = { 'component' => 'components', 'wire' => 'wires' }.freeze
-        NAMING_PINS = %w[reference places loops links].freeze
+        NAMING_PINS = %w[reference places loops stops links].freeze
         # What YAML takes for the end of a line, though JSON lets it stand.
         LINE_ENDS = /[\u0085\u2028\u2029]/
         private_constant :LISTS, :NAMING_PINS, :LINE_ENDS
@@ -62,6 +62,17 @@ module Wattomneum
           return [{}, ["write #{MORE.join(', ')} by their names"]] unless content.is_a?(Hash) && (content.keys - MORE).empty?
 
           [content, []]
+        end
+
+        # @return [Array<String>] where a wire can end, by the components that can be read: "K1:30", "G2"
+        def ends
+          rows = @rows.select { |row| row.kind == 'component' }
+          document = Notation::LocatedYaml.new(['components:', *rows.map { |row| "  - #{one_line(fields.fetch(row.uuid).first)}" }].join("\n"))
+          return [] if rows.empty? || document.problems.any?
+
+          states = @head['states'].is_a?(Hash) ? @head['states'] : Sheet::STATES
+          parts, = Notation::PartReader.new(document, system_volt: @head['system_volt'].to_i, states: states, zones: {}, key: '', earlier: nil).read
+          parts.flat_map { |part| part.pins.map { |pin| TypedRow.short(part.node(pin)) } }
         end
 
         # What of it can be drawn and worked out already: without what is objected to, and without what only leads there.

@@ -10,13 +10,18 @@ module Wattomneum
         Result = Struct.new(:sheet, :problems, keyword_init: true)
         COIL_PINS = %w[86 85].freeze
         VOLTS = Units::ElectricalSystem::SYSTEM_VOLTS
-        TOP = %w[sheet title system_volt states reference zones places loops components wires links note].freeze
+        TOP = %w[sheet title system_volt states reference zones places loops stops components wires links note].freeze
         LINK = %w[from sheet at note].freeze
         KEY = /\A[a-z0-9][a-z0-9_]{0,60}\z/
         ZONE = { 'label' => { 'type' => 'text' }, 'exposure' => { 'type' => 'names' } }.freeze
         LOOP = { 'key' => { 'type' => 'one_of', 'words' => %w[start charge], 'required' => true },
                  'load' => { 'type' => 'text', 'required' => true }, 'state' => { 'type' => 'text', 'required' => true } }.freeze
-        private_constant :TOP, :LINK, :COIL_PINS, :KEY, :ZONE, :LOOP
+        STOP = { 'device' => { 'type' => 'text', 'required' => true }, 'label' => { 'type' => 'text' },
+                 'runs' => { 'type' => 'one_of', 'words' => %w[held released], 'required' => true }, 'running' => { 'type' => 'text' },
+                 'asked_in' => { 'type' => 'states' }, 'pressed' => { 'type' => 'names' }, 'hose' => { 'type' => 'text' },
+                 'hose_lost' => { 'type' => 'one_of', 'words' => %w[stops runs_on] } }.freeze
+        RUNNING = 'running'
+        private_constant :TOP, :LINK, :COIL_PINS, :KEY, :ZONE, :LOOP, :STOP, :RUNNING
 
         # @param yaml [String]
         # @param wires_csv [String, nil] the wire list; then the YAML needs none
@@ -225,6 +230,7 @@ module Wattomneum
             [key.to_s, node]
           end
           check_loops
+          check_stops
         end
 
         def check_loops
@@ -251,10 +257,50 @@ module Wattomneum
           Sheet::Loop.new(key: fields['key'], load: load.id, state: fields['state'])
         end
 
+        def check_stops
+          stops = content['stops'] || []
+          return wrong(['stops'], 'stops are a list', STOP_WAY_OUT) unless stops.is_a?(Array)
+
+          check = FieldCheck.new(@document, states: @states.keys)
+          @stops = stops.each_with_index.filter_map { |fields, index| stop(check, fields, index) }
+          @problems.concat(check.problems)
+        end
+
+        STOP_WAY_OUT = 'Write "- { device: Y5, runs: held, asked_in: [off], pressed: [S5] }"'
+        private_constant :STOP_WAY_OUT
+
+        def stop(check, fields, index)
+          path = ['stops', index]
+          return wrong(path, 'a stop is a set of named fields', STOP_WAY_OUT) unless fields.is_a?(Hash)
+
+          clean = check.read(fields, STOP, path, 'a stop') or return
+          device = part_named(clean['device'])
+          return wrong(path, "a stop works by #{clean['device']}, which shows no working on this sheet", 'Name a load or a relay of it') unless
+            device&.watches&.any? { |watch| !watch.signal? }
+
+          running = clean['running'] || RUNNING
+          return wrong(path, "a stop is tried while the engine runs, and the sheet has no key state #{running}", 'Say which: "running: on"') unless
+            @states.key?(running)
+
+          asked(clean, device, running, path)
+        end
+
+        def asked(clean, device, running, path)
+          asked_in, pressed = %w[asked_in pressed].map { |name| (clean[name] || []).map(&:to_s) }
+          odd = pressed.find { |id| !part_named(id).is_a?(Parts::Switch) }
+          return wrong(path, "#{odd} is pressed to stop, and is no switch of this sheet", 'Name a switch that opens') if odd
+          return wrong(path, 'a stop says how it is asked for', STOP_WAY_OUT) if asked_in.empty? && pressed.empty?
+
+          Sheet::Stop.new(device: device.id, label: clean['label'] || device.label, runs: clean['runs'], running: running, asked_in: asked_in,
+                          pressed: pressed, hose: clean['hose'], hose_lost: clean['hose_lost'])
+        end
+
+        def part_named(id) = @parts&.find { |part| part.id == id.to_s }
+
         def sheet
           Sheet.new(key: content['sheet'].to_s, title: content['title'].to_s, system_volt: system_volt, reference: full_reference,
                     parts: @parts, wires: @wires, states: @states, zones: @zones, links: @links, redrawn: @redrawn,
-                    loose_ends: @loose_ends, places: @places, loops: @loops, note: content['note']&.to_s)
+                    loose_ends: @loose_ends, places: @places, loops: @loops, stops: @stops, note: content['note']&.to_s)
         end
 
         # "FRAME" stands for the metal of a body, as in wires.

@@ -22,6 +22,7 @@ module Wattomneum
           head = { 'sheet' => @sheet.key, 'title' => @sheet.title, 'system_volt' => @sheet.system_volt, 'reference' => @sheet.reference,
                    'note' => @sheet.note, 'states' => @sheet.states, 'zones' => @sheet.zones, 'places' => @sheet.places,
                    'loops' => @sheet.loops.map { |one| one.to_h.transform_keys(&:to_s) },
+                   'stops' => @sheet.stops.map { |one| one.to_h.compact.transform_keys(&:to_s).reject { |_, value| value == [] } },
                    'components' => @sheet.parts.map { |part| part.fields.merge('uuid' => part.uuid) },
                    'wires' => @sheet.wires.map { |wire| wire_row(wire) },
                    'links' => @sheet.links.map { |link| link.to_h.transform_keys(&:to_s).compact } }

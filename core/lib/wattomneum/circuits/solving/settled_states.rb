@@ -49,14 +49,24 @@ module Wattomneum
           SettledStates.new(circuit, switching: switching, opened: opened | item.branches, network: @network, results: taken_over)
         end
 
+        # From one key state straight into another, whatever lies between them on the sheet: a key turned off, a button pressed.
+        #
+        # @param from [String] key state
+        # @param to [String] key state
+        # @param opening [Array<Integer>] branches that are opened meanwhile
+        # @return [SettledStates] that knows the state it went to alone
+        # @raise [UnknownKeyError] if the sheet has no such key state
+        def moved(from:, to:, opening: [])
+          previous = fetch(from)
+          circuit.sheet.states.key?(to) or raise UnknownKeyError, "sheet #{circuit.sheet.key} has no key state #{to}"
+          there = { switching: switching, opened: opened | opening, network: @network }
+          SettledStates.new(circuit, **there, results: { to => SettledStates.new(circuit, **there).carry_on(to, previous) })
+        end
+
         # More outcomes than this of one state are not told apart.
         MOST_OUTCOMES = 8
 
-        private
-
-        def settle(key_state, before)
-          OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, network: @network).call
-        end
+        protected
 
         # What might have happened in the state before may hold on in this one: a relay that perhaps pulled in perhaps holds itself.
         def carry_on(key_state, previous)
@@ -68,6 +78,12 @@ module Wattomneum
           result.others = differing.uniq { |other| stand(other) }.first(MOST_OUTCOMES)
           result.uncertain |= differing.flat_map { |other| (stand(other) - stand(result)) | (stand(result) - stand(other)) }
           result
+        end
+
+        private
+
+        def settle(key_state, before)
+          OperatingPoint.new(circuit, key_state, switching: switching, before: before, opened: opened, network: @network).call
         end
 
         def stand(result) = result.positions.energised.sort + result.positions.blown.sort

@@ -29,6 +29,15 @@ RSpec.describe Wattomneum::Circuits::Drafting::Draft do
     expect([draft.sheet, left.parts.map(&:id), left.wires.map(&:number)]).to eq([nil, %w[BAT H1], []])
   end
 
+  it 'offers where a wire can end, by the components that can be read, however little the rest can' do
+    expect(typed.ends).to include('BAT:+', 'F1:1', 'F1:2', 'H1:1')
+    bad = typed(fuse: row('component', uuid(2), id: 'F1', kind: 'fuse', facts: 'rating_ampere: many'),
+                lamp: row('component', uuid(3), id: 'G7', kind: 'ground', facts: 'body: FRAME'))
+    expect(bad.ends).to eq(%w[BAT:+ BAT:- G7])
+    expect(described_class.new({ 'states' => 'odd', 'system_volt' => 'many' }, bad.rows).ends).to eq(%w[BAT:+ BAT:- G7])
+    expect(described_class.new({}, []).ends).to eq([])
+  end
+
   it 'keeps facts that can not be read, and says so at their row' do
     draft = typed(lamp: row('component', uuid(3), id: 'H1', kind: 'load', facts: 'watt: [21'))
     expect(draft.objections.map { |one| [one.uuid, one.message] }).to include([uuid(3), include('the facts can not be read')])

@@ -6,6 +6,7 @@ import { OpeningPanel } from './OpeningPanel'
 import { OwnPanel } from '../own/OwnPanel'
 import { PartPanel } from './PartPanel'
 import { PinPanel } from './PinPanel'
+import { StopsPanel } from '../stops/StopsPanel'
 import type { Place } from '../useSheetPlace'
 import { VersionsPanel } from './VersionsPanel'
 import { WirePanel } from './WirePanel'
@@ -62,6 +63,7 @@ export function Answer({
         }}
       />
     )
+  if (place.ask === 'stops' && sheet.joined.length === 0) return <StopsPanel sheet={sheet} />
   if (place.ask === 'own' && onUnit) return <OwnPanel sheet={sheet} go={go} />
   if (place.ask === 'conflicts' && sheet.unit) return <Conflicts unitId={sheet.unit.id} />
   return (

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module Wattomneum
+  module Circuits
+    module Questions
+      # One way to stop an engine, on its circuit: what each way of asking does, and what becomes of it when any one thing is lost or sticks.
+      # Nothing is taken for granted of the drawing: every fault is solved.
+      class StopTable
+        # key; label; state: key state that asks; opened: id of the button that opens, or nil
+        Asked = Struct.new(:key, :label, :state, :opened, keyword_init: true)
+        # item: key of what fails, or the name of a hose; label; kind: of the item; how: lost or stuck; running: whether the engine goes on
+        # while nobody asks it to stop; stops: key of each way of asking to whether it stops then
+        Row = Struct.new(:item, :label, :kind, :how, :running, :stops, keyword_init: true) do
+          # @return [Boolean] whether it leaves no way of asking that stops the engine
+          def nothing_stops? = running && stops.values.none?
+        end
+        # fuse: label of what feeds the stop too; others: labels of what else falls dead with it
+        Borrowed = Struct.new(:fuse, :others, keyword_init: true)
+
+        # @param machine [Machine]
+        # @param stop [Sheet::Stop] of its sheet
+        def initialize(machine, stop)
+          @machine = machine
+          @stop = stop
+          @circuit = machine.circuit
+          @watch = watch_in(@circuit)
+        end
+
+        # @return [Array<Asked>] in the order of the sheet, buttons last
+        def asked
+          @asked ||= @stop.asked_in.map { |state| Asked.new(key: state, label: sheet.states.fetch(state), state: state) } +
+                     @stop.pressed.map { |id| Asked.new(key: id, label: "#{sheet.part(id).label} pressed", state: @stop.running, opened: id) }
+        end
+
+        # @return [Row] of the machine without a fault
+        def sound = @sound ||= row(@machine.settled, item: nil, label: 'Nothing wrong', kind: nil, how: nil)
+
+        # @return [Array<Row>] every single fault that changes anything, what will not stop first
+        def rows
+          @rows ||= (lost + stuck + hose).reject { |row| same?(row) }.sort_by.with_index { |row, at| [rank(row), at] }
+        end
+
+        # @return [Array<Row>] faults with which one way of asking or more no longer stops an engine that runs
+        def will_not_stop = rows.select { |row| row.running && asked.any? { |one| sound.stops.fetch(one.key) && !row.stops.fetch(one.key) } }
+
+        # @return [Array<Borrowed>] fuses that the stop or the run hangs on, and something that is none of it
+        def borrowed
+          needed = rows.select { |row| row.how == 'lost' && sheet.part(row.item).is_a?(Parts::Fuse) }
+          needed.filter_map do |row|
+            others = others_dead_with(@circuit.item(row.item))
+            Borrowed.new(fuse: row.label, others: others) if others.any?
+          end
+        end
+
+        private
+
+        def sheet = @machine.sheet
+        def watch_in(circuit) = circuit.watches.find { |one| one.key == @stop.device && !one.signal? }
+        def same?(row) = row.running == sound.running && row.stops == sound.stops
+
+        # Nothing stops it; some way does not; it stops by itself.
+        def rank(row)
+          return 2 unless row.running
+
+          row.nothing_stops? ? 0 : 1
+        end
+
+        # What opens in one run has one effect: solved once.
+        def lost
+          runs = SeriesRuns.new(@circuit)
+          solved = {}
+          @circuit.items.map do |item|
+            found = solved[runs.of(item.branches)] ||= row(@machine.settled.opening(item), item: nil, label: nil, kind: nil, how: nil)
+            Row.new(item: item.key, label: spoken(item), kind: item.kind, how: 'lost', running: found.running, stops: found.stops)
+          end
+        end
+
+        # A contact that is welded or jammed is a wire beside it.
+        def stuck
+          contacts.map do |part, from, to|
+            number = "stuck #{part.id} #{from} #{to}"
+            beside = Wire.new(number: number, uuid: SecureRandom.uuid, from: part.node(from), to: part.node(to), ohm: STUCK_OHM)
+            machine = Machine.new(sheet.with_wires([beside]))
+            row(machine.settled, item: part.id, label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}", kind: part.kind, how: 'stuck')
+          end
+        end
+
+        def stuck_words(part, from, to)
+          return "contact #{from} to #{to} welded" if part.is_a?(Parts::Relay)
+
+          part.branches.one? ? 'stuck closed' : "contact #{from} to #{to} stuck closed"
+        end
+
+        STUCK_OHM = 0.005
+        private_constant :STUCK_OHM
+
+        def contacts
+          sheet.parts.flat_map do |part|
+            case part
+            when Parts::Relay then [[part, '30', '87']]
+            when Parts::Switch then part.branches.map { |branch| [part, *[branch.from, branch.to].map { |node| node.split(':', 2).last }] }
+            else []
+            end
+          end
+        end
+
+        # What no circuit shows is as the sheet says it.
+        def hose
+          return [] if @stop.hose.nil?
+
+          runs_on = @stop.hose_lost == 'runs_on'
+          stops = asked.to_h { |one| [one.key, !runs_on] }
+          [Row.new(item: @stop.hose, label: @stop.hose, kind: 'hose', how: 'lost', running: runs_on, stops: stops)]
+        end
+
+        def row(settled, **about)
+          stops = asked.to_h do |one|
+            opening = one.opened ? settled.circuit.item(one.opened).branches : []
+            [one.key, !runs?(settled.moved(from: @stop.running, to: one.state, opening: opening), one.state)]
+          end
+          Row.new(**about, running: runs?(settled, @stop.running), stops: stops)
+        end
+
+        def runs?(settled, state)
+          Deadline.check!
+          Workings.new(settled).works?(watch_in(settled.circuit), state) == (@stop.runs == 'held')
+        end
+
+        # In the running state, beside the stop's own device and the relays in its feed.
+        def others_dead_with(fuse)
+          dead = @machine.blast.of(fuse).select { |effect| effect.key_state == @stop.running && effect.change == :dead }.map(&:watch)
+          dead.reject { |watch| watch.key == @stop.device || watch.kind == 'relay' }.map(&:label)
+        end
+
+        def spoken(item)
+          return item.label[0].upcase + item.label[1..] if item.kind == 'wire' || !item.whole
+
+          item.label == item.key ? item.key : "#{item.key} #{item.label}"
+        end
+      end
+    end
+  end
+end

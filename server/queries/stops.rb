@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Server
+  module Queries
+    # The ways to stop an engine on one sheet: what each fault does to them, how they were tried on the unit that has it, and what its lead said.
+    #
+    # SQL: the last stop_proof of each way of asking, and stop_answer, by unit and sheet; names of people
+    class Stops
+      # @param read [SheetToRead]
+      def initialize(read)
+        @read = read
+      end
+
+      # @return [Wattomneum::Circuits::Sheet]
+      def sheet = @read.sheet
+
+      # @return [Array<(String, Wattomneum::Circuits::Sheet::Stop, Wattomneum::Circuits::Questions::StopTable)>] UUID of the device first
+      def all
+        @all ||= sheet.stops.map do |stop|
+          [sheet.part(stop.device).uuid, stop, Wattomneum::Circuits::Questions::StopTable.new(@read.machine, stop)]
+        end
+      end
+
+      # @param device [String] UUID
+      # @return [Wattomneum::Circuits::Questions::StopTable]
+      # @raise [Refusals::NotFound]
+      def table(device) = all.find { |uuid, *| uuid == device }&.last || raise(Refusals::NotFound, 'This sheet names no such way to stop')
+
+      # @return [Hash{Array(String, String) => Models::StopProof}] by device and way of asking
+      def trials = @trials ||= proofs.last_trials.all.to_h { |row| [[row.device_uuid, row.asked_key], row] }
+
+      # @param device [String] UUID
+      # @return [Models::StopAnswer, nil] to what will not stop it as the circuit is now
+      def answer(device)
+        answers.where(device_uuid: device, findings_digest: Models::StopAnswer.digest(table(device))).order(Sequel.desc(:at)).first
+      end
+
+      # @param id [Integer]
+      # @return [String]
+      def name(id) = Models::Account.where(id: id).get(:name)
+
+      private
+
+      def proofs = @read.fitted ? Models::StopProof.of(@read.fitted) : Models::StopProof.where(false)
+      def answers = @read.fitted ? Models::StopAnswer.of(@read.fitted) : Models::StopAnswer.where(false)
+    end
+  end
+end

@@ -22,7 +22,8 @@ module Server
         allow!(:lift_hold)
         once(201, :shown) do
           input = contract!(Contracts::NewStopAnswer)
-          Models::StopAnswer.give(fitted, stops.table(input[:device]), input, by: person)
+          # What it answers is worked out anew: a sheet too large for that is refused as it is when it is asked for.
+          Queries::Machines.within_budget { Models::StopAnswer.give(fitted, stops.table(input[:device]), input, by: person) }
           nil
         end
       end

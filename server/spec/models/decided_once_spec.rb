@@ -113,4 +113,16 @@ RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
       expect(rows.where(dawn: days.map { |day| Date.iso8601(day) }).select_map(:outcome)).to eq(%w[slow] * 3)
     end
   end
+
+  it 'lets one of two say what a unit has otherwise, and shows the other what it is now' do
+    fitted = models::UnitSheet.current.where(unit_id: unit.id).eager(version: :sheet).all.find { |one| one.version.sheet.key == 'fuel_pump' }
+    wire = fitted.version.to_core.wire('10')
+    said_of = { item: wire.uuid, field: 'colour', was: wire.colour, why: 'seen' }
+    fact = ->(says) { ['POST', "/api/circuits/#{fitted.id}/own-facts", { **said_of, says: says }] }
+    said = at_once(fact.call('pink'), fact.call('grey'))
+    expect(said.map(&:first)).to contain_exactly(201, 409)
+    now = fitted.refresh.overrides.to_h.dig(wire.uuid, 'colour')
+    expect(said.filter_map(&:last)).to eq(["Somebody else changed this meanwhile: it is #{now} now. Look at it and save again"])
+    expect(models::OwnFact.of(fitted).select_map(:says)).to eq([now])
+  end
 end

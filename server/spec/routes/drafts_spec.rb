@@ -246,5 +246,17 @@ RSpec.describe Server::Routes::Drafts do
       columns_of('one line')
       expect([status, error['fields'].keys]).to eq([422, ['csv']])
     end
+
+    it 'takes a list of a thousand wires in one step, and more than a sheet may have not at all' do
+      rows = Array.new(1_000) { |at| "m#{at};K11:#{at + 100};X8:a/1" }
+      taken = write(:post, "/api/drafts/#{draft['id']}/lists",
+                    { csv: "Wire;From;To\n#{rows.join("\n")}\n", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: false })
+      expect([status, taken['rows'].size - draft['rows'].size]).to eq([200, 1_000])
+      expect(write(:post, "/api/drafts/#{draft['id']}/undo")['rows'].size).to eq(draft['rows'].size)
+      many = Array.new(4_001) { |at| "n#{at};K11:86;X8:a/1" }
+      write(:post, "/api/drafts/#{draft['id']}/lists",
+            { csv: "Wire;From;To\n#{many.join("\n")}\n", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: false })
+      expect([status, error['message']]).to match([422, /at most 4000 rows/])
+    end
   end
 end

@@ -91,4 +91,28 @@ RSpec.describe Server::Models::OwnFact do
     expect(status).to eq(403)
     expect(read("/api/circuits/#{fitted.id}/own-facts")['own']).to eq([])
   end
+
+  it 'is said once, whatever reply was lost, and is the business of its own unit alone' do
+    now = facts(wire)['length_m']['says']
+    id = SecureRandom.uuid
+    body = { item: wire.uuid, field: 'length_m', was: now, says: '9', why: 'Measured' }
+    2.times { write(:post, "/api/circuits/#{fitted.id}/own-facts", body, request_id: id) }
+    expect([status, own['earlier'], described_class.of(fitted).count]).to eq([201, [], 1])
+    other = Server::Models::UnitSheet.fit(a_unit(system_volt: 24, arrangement: 'series'), version, at: Time.now.utc)
+    expect(read("/api/circuits/#{other.id}/own-facts")).to eq('own' => [], 'earlier' => [])
+    read("/api/circuits/#{fitted.id}/facts?item=#{SecureRandom.uuid}")
+    expect(status).to eq(422)
+    read("/api/circuits/#{fitted.id}/facts?item=10")
+    expect(status).to eq(404)
+  end
+
+  it 'keeps what was said of a thing that the next version has not' do
+    say_otherwise(fitted, wire, 'colour', 'pink', why: 'Spliced in')
+    text = version.content.sub('number: "10"', 'number: "10x"').sub("uuid: #{wire.uuid}", "uuid: #{SecureRandom.uuid}")
+    gone = Server::Models::Sheet.bring_in(text)
+    moved = Server::Models::UnitSheet.fit(unit, gone, at: Time.now.utc)
+    told = read("/api/circuits/#{moved.id}/own-facts")
+    expect(told['own']).to eq([])
+    expect(told['earlier'].map { |one| one.values_at('name', 'label', 'says', 'why') }).to eq([['wire 10', 'colour', 'pink', 'Spliced in']])
+  end
 end

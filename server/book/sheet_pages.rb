@@ -62,7 +62,7 @@ module Server
 
       def end_of(node)
         part = @sheet.part(node.split(':', 2).first)
-        name = node.delete_suffix(':joint').delete_suffix(':metal')
+        name = Wattomneum::Circuits::Sheet.short(node)
         part.label == part.id ? name : "#{name}  #{part.label}"
       end
 

@@ -62,11 +62,7 @@ module Server
       # @raise [Refusals::EditConflict] where somebody else changed one of them meanwhile
       def write(changes, by:)
         check_open
-        if rows.size + changes.size > MOST_ROWS
-          raise Refusals::InvalidInput.new("A sheet has at most #{MOST_ROWS} rows: part it into several",
-                                           fields: {})
-        end
-
+        check_room(rows.size + changes.size)
         SheetDraftRow.change_all(self, changes, by: by)
         associations.delete(:rows)
       end
@@ -93,7 +89,9 @@ module Server
       # @raise [Wattomneum::InvalidQuantityError] for what is no list, or a column that is none of it
       # @raise [Refusals::InvalidInput] where all of it stands here already
       def take_list(input, by:)
-        wires = Drafting::ForeignList.new(input[:csv]).typed(input[:columns].transform_keys(&:to_s), length_unit: input[:length_unit])
+        list = Drafting::ForeignList.new(input[:csv])
+        check_room(list.size)
+        wires = list.typed(input[:columns].transform_keys(&:to_s), length_unit: input[:length_unit])
         taken = Drafting::ListTaken.of(to_core.rows, wires, components: input[:components]) { SecureRandom.uuid }
         raise Refusals::InvalidInput.new('All that this list says stands here already', fields: {}) if taken.empty?
 
@@ -151,6 +149,10 @@ module Server
       end
 
       private
+
+      def check_room(size)
+        raise Refusals::InvalidInput.new("A sheet has at most #{MOST_ROWS} rows: part it into several", fields: {}) if size > MOST_ROWS
+      end
 
       def more_of(text)
         read, problems = Drafting::Draft.read_more(text)

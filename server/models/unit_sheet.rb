@@ -54,7 +54,7 @@ module Server
       # @raise [Wattomneum::Error] if there is no such item or fact, or it can not be so
       def differ(input, by:)
         current!
-        own = Wattomneum::Circuits::OwnFacts.new(version.to_core, overrides.to_h)
+        own = Wattomneum::Circuits::OwnFacts.new(drawn, overrides.to_h)
         now = own.fact(*input.values_at(:item, :field)).says
         unless now == input[:was]
           raise Refusals::EditConflict.new("Somebody else changed this meanwhile: it is #{now || 'not said'} now. Look at it and save again",
@@ -73,11 +73,14 @@ module Server
       # @raise [Wattomneum::Error] if the sheet has no such item or field
       def override(changes, why:, by:)
         changed = overrides.to_h.merge(changes) { |_, old, new| old.merge(new) }
-        Wattomneum::Circuits::Notation::OverrideCheck.call(version.to_core, changed)
+        Wattomneum::Circuits::Notation::OverrideCheck.call(drawn, changed)
         keep(changed, why: why, by: by)
       end
 
       private
+
+      # Its version, without what is otherwise.
+      def drawn = Queries::Machines.of(version).sheet
 
       def current!
         return if during.end.nil?
@@ -86,16 +89,15 @@ module Server
       end
 
       def keep(changed, why:, by:)
-        sheet = version.to_core
-        Queries::Machines.within_budget { sheet.with_overrides(changed).circuit }
-        tell(sheet, changed, why, by)
+        Queries::Machines.within_budget { drawn.with_overrides(changed).circuit }
+        tell(changed, why, by)
         update(overrides: Sequel.pg_jsonb(changed))
         self
       end
 
       # Every fact that reads otherwise from now on, be it one that gave way.
-      def tell(sheet, changed, why, by)
-        before, after = [overrides.to_h, changed].map { |own| Wattomneum::Circuits::OwnFacts.new(sheet, own) }
+      def tell(changed, why, by)
+        before, after = [overrides.to_h, changed].map { |own| Wattomneum::Circuits::OwnFacts.new(drawn, own) }
         (overrides.to_h.keys | changed.keys).each do |uuid|
           before.of(uuid).zip(after.of(uuid)).reject { |was, now| was.says == now.says }.each do |was, now|
             OwnFact.create(unit_id: unit_id, sheet_id: sheet_id, item_uuid: uuid, item: after.name_of(uuid), field: now.field,

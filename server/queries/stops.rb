@@ -11,20 +11,13 @@ module Server
         @read = read
       end
 
-      # @return [Wattomneum::Circuits::Sheet]
-      def sheet = @read.sheet
-
-      # @return [Array<(String, Wattomneum::Circuits::Sheet::Stop, Wattomneum::Circuits::Questions::StopTable)>] UUID of the device first
-      def all
-        @all ||= sheet.stops.map do |stop|
-          [sheet.part(stop.device).uuid, stop, Wattomneum::Circuits::Questions::StopTable.new(@read.machine, stop)]
-        end
-      end
+      # @return [Hash{String => Wattomneum::Circuits::Questions::StopTable}] by the UUID of what decides
+      def tables = @read.machine.stop_tables
 
       # @param device [String] UUID
       # @return [Wattomneum::Circuits::Questions::StopTable]
       # @raise [Refusals::NotFound]
-      def table(device) = all.find { |uuid, *| uuid == device }&.last || raise(Refusals::NotFound, 'This sheet names no such way to stop')
+      def table(device) = tables[device] || raise(Refusals::NotFound, 'This sheet names no such way to stop')
 
       # @return [Hash{Array(String, String) => Models::StopProof}] by device and way of asking
       def trials = @trials ||= proofs.last_trials.all.to_h { |row| [[row.device_uuid, row.asked_key], row] }
@@ -35,9 +28,8 @@ module Server
         answers.where(device_uuid: device, findings_digest: Models::StopAnswer.digest(table(device))).order(Sequel.desc(:at)).first
       end
 
-      # @param id [Integer]
-      # @return [String]
-      def name(id) = Models::Account.where(id: id).get(:name)
+      # @return [Hash{Integer => String}] names of those who tried and answered
+      def names = @names ||= Models::Account.where(id: proofs.select(:person_id).union(answers.select(:person_id))).select_hash(:id, :name)
 
       private
 

@@ -97,26 +97,6 @@ RSpec.describe 'Circuits' do
     expect(Server::Models::Ruling.get(:note)).to eq('Label on the lock')
   end
 
-  it 'keeps how a stop was seen, and lets a lead answer what will not stop it', :phone do
-    click_button 'You'
-    sign_out
-    sign_in_as('lead')
-    unit = Server::Models::Unit.first(number: 'A-02')
-    fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id).eager(version: :sheet).all.find { |one| one.version.sheet.key == 'engine_stop' }
-    visit "/circuits/#{fitted.id}"
-    select 'Stops', from: 'Ask the sheet'
-    expect(page).to have_css('p', text: 'Borrowed feed: F7 Side lamps (and fuel solenoid) feeds Side lamps too.')
-    click_button 'Tried: Stop button at the rear pressed'
-    fill_in 'Seconds until it stood, if counted', with: '2,5'
-    click_button 'Seen to stop'
-    expect(page).to have_css('li', text: /Stop button at the rear pressed\s+stopped in 2.5 s, /)
-    fill_in 'What guards against it', with: 'Hand lever on the pump, proved weekly'
-    click_button 'Answer it'
-    expect(page).to have_css('p', text: /Hand lever on the pump, proved weekly .*of these 4 faults/)
-    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
-    expect(Server::Models::StopProof.where(unit_id: unit.id).get(:seconds)).to eq(2.5)
-  end
-
   it 'names every objection to a sheet that can not be read, and changes nothing' do
     click_link 'Circuits'
     click_button 'Bring in a sheet'

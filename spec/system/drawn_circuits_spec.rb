@@ -15,9 +15,31 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
     version
   end
 
+  # How a stop was seen is kept, and a lead answers what will not stop it.
+  def answer_a_stop
+    click_button 'You'
+    sign_out
+    sign_in_as('lead')
+    unit = Server::Models::Unit.first(number: 'A-02')
+    fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id).eager(version: :sheet).all.find { |one| one.version.sheet.key == 'engine_stop' }
+    visit "/circuits/#{fitted.id}"
+    select 'Stops', from: 'Ask the sheet'
+    expect(page).to have_css('p', text: 'Borrowed feed: F7 Side lamps (and fuel solenoid) feeds Side lamps too.')
+    click_button 'Tried: Stop button at the rear pressed'
+    fill_in 'Seconds until it stood, if counted', with: '2,5'
+    click_button 'Seen to stop'
+    expect(page).to have_css('li', text: /Stop button at the rear pressed\s+stopped in 2.5 s, /)
+    fill_in 'What guards against it', with: 'Hand lever on the pump, proved weekly'
+    click_button 'Answer it'
+    expect(page).to have_css('p', text: /Hand lever on the pump, proved weekly .*of these 4 faults/)
+    expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')
+    expect(Server::Models::StopProof.where(unit_id: unit.id).get(:seconds)).to eq(2.5)
+  end
+
   def shades = page.all('[data-wire]').map { |one| one['data-shade'] }.uniq.sort
 
-  { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
+  # On the phone a stop that was seen and a lead's answer follow: they write.
+  { 'a laptop' => {}, 'a phone' => { phone: true, only_looks: false } }.each do |screen, how|
     it "lights the net of a tapped wire, greys out what falls dead, shows what wires are at and what stays live, on #{screen}", **how do
       open_drawing('fuel_pump')
       find('[data-wire="7"] path', match: :first, visible: :all).click
@@ -34,10 +56,22 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
       expect(page).to have_css('[data-wire="1"][data-stands=live]')
       how[:phone] ? select('What stays live', from: 'Ask the sheet') : click_button('What stays live')
       expect(page).to have_css('[data-part=S1][data-mark=open]').and have_css('[data-part=BAT][data-mark=live]')
+      answer_a_stop if how[:phone]
     end
   end
 
-  it 'shows a job where it belongs, measures from a tapped pin, and marks what its drawings dispute' do
+  it 'travels by keys to other end, supply and ground, asks for the pin, leads to other sheets; shows a job, measures there, marks disputes' do
+    open_drawing('start_24v', '?pin=K1:86')
+    drawn = find('svg[role=application]')
+    { arrow_up: 'X1:a/2', enter: 'K1:86', arrow_down: 'K1:85' }.each do |key, pin|
+      drawn.send_keys(key)
+      expect(page).to have_css('[aria-live=polite]', text: pin)
+    end
+    drawn.send_keys(:space)
+    expect(page).to have_css('h2', text: 'K1:85').and have_css('[data-shade=feed]').and have_css('[data-shade=back]')
+    open_drawing('ecu_power')
+    find('[data-part="link 0"]').click
+    expect(page).to have_css('h1', text: 'Fuel pump relay with its own ground').and have_css('h2', text: 'S2:15')
     job = Server::Models::Job.where(unit_id: Server::Models::Unit.first(number: 'B-14').id, state: 'open').first
     visit "/jobs/#{job.id}"
     click_link 'On the drawing'
@@ -51,20 +85,6 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
     fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id, version_id: Server::Models::SheetVersion.newest_of('fuel_pump').id).first
     visit "/circuits/#{fitted.id}?ask=conflicts"
     expect(page).to have_css('[data-part=S2][data-mark=marked]')
-  end
-
-  it 'travels by keys to the wire\'s other end, up to supply, down to ground, asks for the pin, and goes on to another sheet by its flag' do
-    open_drawing('start_24v', '?pin=K1:86')
-    drawn = find('svg[role=application]')
-    { arrow_up: 'X1:a/2', enter: 'K1:86', arrow_down: 'K1:85' }.each do |key, pin|
-      drawn.send_keys(key)
-      expect(page).to have_css('[aria-live=polite]', text: pin)
-    end
-    drawn.send_keys(:space)
-    expect(page).to have_css('h2', text: 'K1:85').and have_css('[data-shade=feed]').and have_css('[data-shade=back]')
-    open_drawing('ecu_power')
-    find('[data-part="link 0"]').click
-    expect(page).to have_css('h1', text: 'Fuel pump relay with its own ground').and have_css('h2', text: 'S2:15')
   end
 
   # By the boxes that the browser measures, in the face that it draws with.

@@ -12,7 +12,7 @@ module Server
         # @param read [Queries::SheetToRead]
         def initialize(read)
           @read = read
-          @facts = Wattomneum::Circuits::OwnFacts.new(read.version.to_core, read.overrides)
+          @facts = Wattomneum::Circuits::OwnFacts.new(Queries::Machines.of(read.version).sheet, read.overrides)
         end
 
         # @param item [String] UUID of a wire or component

@@ -14,12 +14,12 @@ module Server
         end
 
         # @return [Hash]
-        def call = { stops: @stops.all.map { |device, stop, table| one(device, stop, table) } }
+        def call = { stops: @stops.tables.map { |device, table| one(device, table) } }
 
         private
 
-        def one(device, stop, table)
-          { device: device, label: stop.label, runs: stop.runs, asked: table.asked.map { |asked| way(device, asked, table) },
+        def one(device, table)
+          { device: device, label: table.stop.label, runs: table.stop.runs, asked: table.asked.map { |asked| way(device, asked, table) },
             rows: table.rows.map { |row| line(row, table) }, findings: table.will_not_stop.size, answer: answer(device),
             borrowed: table.borrowed.map { |feed| { fuse: feed.fuse, others: feed.others } } }
         end
@@ -27,7 +27,7 @@ module Server
         def way(device, asked, table)
           trial = @stops.trials[[device, asked.key]]
           { key: asked.key, label: asked.label, stops: table.sound.stops.fetch(asked.key),
-            trial: trial && { outcome: trial.outcome, seconds: trial.seconds, person: @stops.name(trial.person_id), at: trial.at.iso8601 } }
+            trial: trial && { outcome: trial.outcome, seconds: trial.seconds, person: @stops.names[trial.person_id], at: trial.at.iso8601 } }
         end
 
         # fails: ways of asking that no longer stop it.
@@ -38,7 +38,7 @@ module Server
 
         def answer(device)
           row = @stops.answer(device)
-          row && { words: row.words, person: @stops.name(row.person_id), at: row.at.iso8601 }
+          row && { words: row.words, person: @stops.names[row.person_id], at: row.at.iso8601 }
         end
       end
     end

@@ -85,6 +85,11 @@ module Wattomneum
         @live_past_isolator ||= sheet.states[ISOLATOR_OPEN] == Sheet::STATES[ISOLATOR_OPEN] ? bypassing(settled.fetch(ISOLATOR_OPEN).solution) : []
       end
 
+      # @return [Hash{String => Questions::StopTable}] by the UUID of what decides, for every way to stop an engine that the sheet names
+      def stop_tables
+        @stop_tables ||= sheet.stops.to_h { |stop| [sheet.part(stop.device).uuid, Questions::StopTable.new(self, stop)] }
+      end
+
       # @return [Array<LoopPath>] its loops, the start loop first
       def loops = @loops ||= sheet.loops.sort_by { |loop| loop.key == 'start' ? 0 : 1 }.map { |loop| LoopPath.new(self, loop) }
 

@@ -87,6 +87,12 @@ module Wattomneum
         name && part.node(name)
       end
 
+      # A joint and bare metal go by their names alone.
+      #
+      # @param node [String] "G2:joint"
+      # @return [String] "G2"
+      def self.short(node) = node.delete_suffix(":#{Parts::Joint::MIDDLE}").delete_suffix(":#{Parts::Body::METAL}")
+
       # @param number [String]
       # @return [Wire, nil]
       def wire(number) = @wire_by_number[number]

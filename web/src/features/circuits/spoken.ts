@@ -21,6 +21,3 @@ export function spokenAmpere(ampere: number | null): string {
 export function spokenItem({ key, label, kind }: CircuitItem): string {
   return kind === 'wire' || label.startsWith(key.split(' ', 1)[0] ?? key) ? label : `${key} ${label}`
 }
-
-/** A pin as it is called: a joint and bare metal have but one, and go by the component's own name. */
-export const spokenPin = (node: string): string => node.replace(/:(joint|metal)$/, '')

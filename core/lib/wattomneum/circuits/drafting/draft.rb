@@ -72,7 +72,7 @@ module Wattomneum
 
           states = @head['states'].is_a?(Hash) ? @head['states'] : Sheet::STATES
           parts, = Notation::PartReader.new(document, system_volt: @head['system_volt'].to_i, states: states, zones: {}, key: '', earlier: nil).read
-          parts.flat_map { |part| part.pins.map { |pin| TypedRow.short(part.node(pin)) } }
+          parts.flat_map { |part| part.pins.map { |pin| Sheet.short(part.node(pin)) } }
         end
 
         # What of it can be drawn and worked out already: without what is objected to, and without what only leads there.

@@ -40,7 +40,7 @@ module Wattomneum
         def self.of_wire(wire)
           facts = { 'ohm' => wire.ohm, 'twisted_with' => wire.twisted_with, 'shielded' => wire.shielded ? 'yes' : nil }.compact
           length = wire.length_m && Quantities::Figure.trim(wire.length_m, 3)
-          { 'number' => wire.number, 'from' => short(wire.from), 'to' => short(wire.to), 'colour' => wire.colour, 'size' => wire.size,
+          { 'number' => wire.number, 'from' => Sheet.short(wire.from), 'to' => Sheet.short(wire.to), 'colour' => wire.colour, 'size' => wire.size,
             'length_m' => length, 'zone' => wire.zone, 'facts' => written(facts) }.transform_values(&:to_s)
         end
 
@@ -82,11 +82,6 @@ module Wattomneum
           end
         end
 
-        # A joint and bare metal go by their names alone.
-        #
-        # @param node [String] "G2:joint"
-        # @return [String] "G2"
-        def self.short(node) = node.delete_suffix(":#{Parts::Joint::MIDDLE}").delete_suffix(":#{Parts::Body::METAL}")
         private_class_method :facts_of, :written, :flow
       end
     end

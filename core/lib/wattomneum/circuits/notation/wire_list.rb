@@ -25,17 +25,15 @@ module Wattomneum
           CSV.generate do |csv|
             csv << HEADERS
             wires.each do |wire|
-              csv << [wire.number, short(wire.from), short(wire.to), wire.colour, plain(wire.section_mm2), wire.gauge_awg, plain(wire.length_m),
-                      plain(wire.ohm), wire.zone, wire.twisted_with, wire.shielded ? 'yes' : nil, wire.uuid]
+              csv << [wire.number, Sheet.short(wire.from), Sheet.short(wire.to), wire.colour, plain(wire.section_mm2), wire.gauge_awg,
+                      plain(wire.length_m), plain(wire.ohm), wire.zone, wire.twisted_with, wire.shielded ? 'yes' : nil, wire.uuid]
             end
           end
         end
 
         def self.plain(number) = number && Quantities::Figure.trim(number, 6)
 
-        # The middle of a joint and the metal of a body go by the component's name alone.
-        def self.short(node) = node.delete_suffix(":#{Parts::Joint::MIDDLE}").delete_suffix(":#{Parts::Body::METAL}")
-        private_class_method :plain, :short
+        private_class_method :plain
 
         private
 

@@ -70,7 +70,7 @@ module Wattomneum
         # An end that no pin is named for hangs loose until somebody rules which it is.
         def end_of(node)
           loose = @sheet.loose_ends.find { |one| one.wire_uuid == @wire.uuid && @wire.public_send(one.side) == node }
-          loose ? loose.drawn : Drafting::TypedRow.short(node)
+          loose ? loose.drawn : Sheet.short(node)
         end
 
         def kept(field, text)

@@ -17,6 +17,9 @@ module Wattomneum
         # fuse: label of what feeds the stop too; others: labels of what else falls dead with it
         Borrowed = Struct.new(:fuse, :others, keyword_init: true)
 
+        # @return [Sheet::Stop]
+        attr_reader :stop
+
         # @param machine [Machine]
         # @param stop [Sheet::Stop] of its sheet
         def initialize(machine, stop)
@@ -79,7 +82,8 @@ module Wattomneum
         def stuck
           contacts.map do |part, from, to|
             number = "stuck #{part.id} #{from} #{to}"
-            beside = Wire.new(number: number, uuid: SecureRandom.uuid, from: part.node(from), to: part.node(to), ohm: STUCK_OHM)
+            beside = Wire.new(number: number, uuid: Sheet.first_uuid(sheet.key, 'wire', number), from: part.node(from), to: part.node(to),
+                              ohm: STUCK_OHM)
             machine = Machine.new(sheet.with_wires([beside]))
             row(machine.settled, item: part.id, label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}", kind: part.kind, how: 'stuck')
           end

@@ -4,7 +4,8 @@ import { Field } from '../../../shared/ui/Field'
 import { Waiting } from '../../../shared/ui/Waiting'
 import { Button } from '../../../shared/ui/Button'
 import { live, type SheetTable } from '../../../shared/api/circuits'
-import { spokenPin, spokenVolt } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenVolt } from '../spoken'
 import type { Place } from '../useSheetPlace'
 
 const OPENS = ['isolator', 'fuse', 'fusible link', 'switch', 'relay', 'connector']

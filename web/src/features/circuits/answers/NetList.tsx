@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { Button } from '../../../shared/ui/Button'
 import type { CircuitNet } from '../../../shared/api/circuits'
-import { spokenPin } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
 
 const ROLE: Record<string, string> = {
   feeds: 'feeds it',

@@ -1,7 +1,8 @@
 import { Button } from '../../../shared/ui/Button'
 import type { SheetPart, SheetTable } from '../../../shared/api/circuits'
 import { Facts } from '../own/Facts'
-import { spokenPin, spokenVolt } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenVolt } from '../spoken'
 
 /** One component: its pins with what each is at now, and what may be asked of it. */
 export function PartPanel({

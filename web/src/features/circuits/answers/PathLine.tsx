@@ -1,6 +1,7 @@
 import { Button } from '../../../shared/ui/Button'
 import type { CircuitPath } from '../../../shared/api/circuits'
-import { spokenAmpere, spokenPin, spokenVolt } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenAmpere, spokenVolt } from '../spoken'
 
 type Step = CircuitPath['steps'][number]
 

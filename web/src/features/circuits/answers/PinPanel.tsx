@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query'
 import { pin as pinQuery, type PinAnswer } from '../../../shared/api/circuits'
 import { NetList } from './NetList'
 import { PathLine } from './PathLine'
-import { spokenPin, spokenVolt } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenVolt } from '../spoken'
 import { Shown } from '../../../shared/page/Shown'
 
 function Expected({ answer }: { answer: PinAnswer }) {

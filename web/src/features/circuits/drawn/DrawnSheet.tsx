@@ -9,7 +9,8 @@ import { Pictures } from '../../../shared/drawing/Pictures'
 import type { Spot } from '../../../shared/drawing/travel'
 import { Shown } from '../../../shared/page/Shown'
 import type { Reading } from '../reading'
-import { spokenPin, spokenVolt } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenVolt } from '../spoken'
 import { useLooks } from './useLooks'
 
 const SHOWS = [

@@ -2,6 +2,7 @@ import type { CircuitNet, CircuitPath, SheetTable, UnitCircuits } from '../../..
 import type { SheetChange } from '../../../shared/api/drafts'
 import type { components } from '../../../shared/api/schema'
 import type { PartLook, Shade } from '../../../shared/drawing/looks'
+import { partOf } from '../../../shared/drawing/names'
 import { spokenVolt } from '../spoken'
 
 type Answers = components['schemas']
@@ -18,8 +19,6 @@ interface Lit {
   wires: Map<string, Shade>
   parts: Map<string, Shade>
 }
-
-const partOf = (node: string) => node.split(':', 1)[0] ?? node
 
 const marked = (): Marked => ({ lit: null, marks: new Map(), notes: new Map() })
 

@@ -1,6 +1,7 @@
 import { Button } from '../../../shared/ui/Button'
 import type { SheetWire } from '../../../shared/api/circuits'
-import { spokenAmpere, spokenPin } from '../spoken'
+import { spokenPin } from '../../../shared/drawing/names'
+import { spokenAmpere } from '../spoken'
 
 /** The wire list, with the current of the chosen key state. */
 export function WireTable({

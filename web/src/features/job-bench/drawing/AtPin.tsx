@@ -1,10 +1,11 @@
 import { Link } from 'react-router'
 import type { JobDrawing } from '../../../shared/api/jobs'
+import { partOf, spokenPin } from '../../../shared/drawing/names'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
 
 /** Its name on the unit's whole circuit, where the job measures. */
 function onUnit(data: JobDrawing, pin: string): string {
-  const [id = pin] = pin.split(':', 1)
+  const id = partOf(pin)
   return (data.ids[id] ?? id) + pin.slice(id.length)
 }
 
@@ -13,7 +14,7 @@ export function AtPin({ data, pin }: { data: JobDrawing; pin: string }) {
   const here = data.readings.filter((one) => one.from === pin || one.to === pin)
   return (
     <section aria-label={`At ${pin}`} className="flex flex-col gap-2">
-      <h2 className="text-reading leading-tight">{pin.replace(/:(joint|metal)$/, '')}</h2>
+      <h2 className="text-reading leading-tight">{spokenPin(pin)}</h2>
       {here.length === 0 && <p className="text-quiet">Nothing was read here in this job.</p>}
       <ul>
         {here.map((one) => (

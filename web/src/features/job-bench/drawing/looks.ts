@@ -1,4 +1,5 @@
 import type { JobDrawing } from '../../../shared/api/jobs'
+import { partOf, spokenPin } from '../../../shared/drawing/names'
 import type { Looks, PartLook, Shade } from '../../../shared/drawing/looks'
 
 type Word = JobDrawing['suspects'][number]['word']
@@ -8,7 +9,6 @@ const MARK: Record<Word, 'fault' | 'suspect'> = {
   suspected: 'suspect',
 }
 
-const partOf = (node: string) => node.split(':', 1)[0] ?? node
 const pinOf = (node: string) => node.slice(partOf(node).length + 1)
 
 /** What was read, where it belongs: "87 3.10 V", and across from where to where. */
@@ -17,8 +17,8 @@ function notesOf(data: JobDrawing): Map<string, string[]> {
   for (const { at, spoken, verdict } of data.readings) {
     const [one, other] = at
     if (one === undefined) continue
-    const name = /^(joint|metal)$/.test(pinOf(one)) ? '' : `${pinOf(one)} `
-    const words = `${name}${spoken}${other === undefined ? '' : ` to ${other.replace(/:(joint|metal)$/, '')}`}, ${verdict}`
+    const name = spokenPin(one) === one ? `${pinOf(one)} ` : ''
+    const words = `${name}${spoken}${other === undefined ? '' : ` to ${spokenPin(other)}`}, ${verdict}`
     notes.set(partOf(one), [...(notes.get(partOf(one)) ?? []), words])
   }
   return notes

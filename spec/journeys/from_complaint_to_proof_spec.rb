@@ -4,7 +4,7 @@
 RSpec.describe 'From a complaint to a proved repair' do
   before { sign_in_as('electrician') }
 
-  { system: [11], http: [12, 13, 14, 15] }.each do |type, seeds|
+  { system: [11], http: [12, 13] }.each do |type, seeds|
     seeds.each do |seed|
       it "finds a ground joint behind a click on a 12 V bus with a parallel pair (#{type}, seed #{seed})", type: type do
         open_job_on('B-15', 'Just clicks')
@@ -15,7 +15,7 @@ RSpec.describe 'From a complaint to a proved repair' do
     end
   end
 
-  { http: [11, 12, 13, 14] }.each do |type, seeds|
+  { http: [11, 12] }.each do |type, seeds|
     seeds.each do |seed|
       it "finds the failing battery of a 24 V truck (#{type}, seed #{seed})", type: type do
         open_job_on('T-05', 'Cranks slowly since the frost')

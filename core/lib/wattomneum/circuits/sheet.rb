@@ -21,8 +21,9 @@ module Wattomneum
       Loop = Struct.new(:key, :load, :state, keyword_init: true)
       # A way to stop the engine. device: id of what decides; runs: held (the engine runs while it works) or released (while it does not);
       # running: key state in which the engine runs; asked_in: key states in which it is to stop; pressed: ids of buttons that stop it by
-      # opening; hose: what else it needs, and hose_lost: stops or runs_on.
-      Stop = Struct.new(:device, :label, :runs, :running, :asked_in, :pressed, :hose, :hose_lost, keyword_init: true)
+      # opening; stud: id of the joint on which every branch that grounds a magneto hangs; hose: what else it needs, and hose_lost: stops or
+      # runs_on.
+      Stop = Struct.new(:device, :label, :runs, :running, :asked_in, :pressed, :stud, :hose, :hose_lost, keyword_init: true)
       FIELDS = %i[key title system_volt states reference zones parts wires links redrawn loose_ends places loops stops note].freeze
       attr_reader(*FIELDS)
 
@@ -144,6 +145,10 @@ module Wattomneum
       # @param more [Array<Wire>]
       # @return [Sheet] with these too
       def with_wires(more) = Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, wires: wires + more)
+
+      # @param kept [Array<Wire>]
+      # @return [Sheet] with no others
+      def with_wires_only(kept) = Sheet.new(**FIELDS.to_h { |name| [name, public_send(name)] }, wires: kept)
 
       # Wire fields that a unit may override.
       WIRE_OVERRIDES = %w[from to colour section_mm2 gauge_awg length_m ohm zone].freeze

@@ -5,6 +5,7 @@ module Wattomneum
     # Works a sum out: the answer as a figure with its unit, and the lines of the working.
     class Calculator
       include OfEngines
+      include OfGauges
 
       # answer: "0.38 V"; lines: the working and what else follows
       Answer = Struct.new(:answer, :lines, keyword_init: true)

@@ -2,16 +2,16 @@
 
 module Wattomneum
   module Sums
-    # Sums of spark, gauges and generator sets: each public method is one of core/data/sums.yml, its inputs as keywords.
+    # Sums of the spark: each public method is one of core/data/sums.yml, its inputs as keywords.
     module OfEngines
       NOT_KNOWN = 'not known'
       private_constant :NOT_KNOWN
 
       # @return [Calculator::Answer]
-      def cap_map(order:, rotation:, first_at:)
+      def cap_map(order:, rotation:, first_at:, intervals: nil)
         fires = Ignition::FiringOrder.read(order)
         shown = rotation == NOT_KNOWN ? Ignition::TowerMap::ROTATIONS : [rotation]
-        said = shown.map { |way| [way, towers(Ignition::TowerMap.new(fires, rotation: way, first_at: first_at))] }
+        said = shown.map { |way| [way, towers(Ignition::TowerMap.new(fires, rotation: way, first_at: first_at, intervals: intervals))] }
         return answer(said.first.last, *cap_lines(fires)) if rotation != NOT_KNOWN
 
         answer('one of two', *said.map { |way, words| "#{way}: #{words}" }, 'crank it with the cap off and see which way the rotor turns',
@@ -29,42 +29,39 @@ module Wattomneum
       end
 
       # @return [Calculator::Answer]
+      def swapped_leads(order:, weak:, wasted:)
+        fires = Ignition::FiringOrder.read(order)
+        found = Ignition::SwappedLeads.new(fires, wasted: wasted).changes(weak.map(&:round))
+        if found.empty?
+          return answer('no lead explains that',
+                        'look at plug, lead and compression of each; two leads that change places make two cylinders weak')
+        end
+
+        answer(found.first.words, *found.drop(1).map { |one| "or #{one.words}" })
+      end
+
+      # @return [Calculator::Answer]
+      def lead_lengths(needs:, leads:)
+        given = Ignition::LeadLengths.give(needs.each_with_index.to_h { |need, at| [at + 1, need] }, leads)
+        answer(given.map { |one| "#{one.cylinder}: #{figure.trim(one.lead_cm, 1)} cm" }.join(', '),
+               *given.map do |one|
+                 "cylinder #{one.cylinder} wants #{figure.trim(one.need_cm, 1)}, #{figure.trim(one.lead_cm - one.need_cm, 1)} cm to spare"
+               end)
+      end
+
+      # @return [Calculator::Answer]
+      def ignition_figure(kind:, value:, length_m:)
+        row = Ignition::Figures::KINDS.find { |one| one.label == kind }
+        judged = Ignition::Figures.new(@limits).judge(row.key, value, length_m: length_m)
+        answer(judged.verdict == 'sound' ? 'sound' : 'not sound', judged.words)
+      end
+
+      # @return [Calculator::Answer]
       def dwell(degrees:, cylinders:)
         number = cylinders.to_i
         usual = Ignition::Dwell::USUAL_DEGREES[number]
         answer(figure.percent(Ignition::Dwell.percent(degrees: degrees, cylinders: number)),
                *(["usual #{figure.trim(usual.begin, 0)} to #{figure.trim(usual.end, 0)} degrees"] if usual), 'set dwell before timing')
-      end
-
-      # @return [Calculator::Answer]
-      def w_terminal(pole_pairs:, crank_pulley:, alternator_pulley:, slip_percent:, rpm:)
-        pulses = Gauges::Tachometer.w_terminal(pole_pairs: pole_pairs, crank_pulley: crank_pulley, alternator_pulley: alternator_pulley,
-                                               slip_percent: slip_percent)
-        answer("#{figure.trim(pulses, 2)} pulses a turn", "#{figure.trim(Gauges::Tachometer.hertz(pulses, rpm), 0)} Hz at #{rpm.round} rpm",
-               'half-wave, about half the output volts to ground; nothing at stand-still or with a lost field')
-      end
-
-      # @return [Calculator::Answer]
-      def tachometer(source_pulses:, gauge_pulses:, rpm:)
-        ratio = Gauges::Tachometer.shows_ratio(source_pulses: source_pulses, gauge_pulses: gauge_pulses)
-        answer("shows #{(ratio * rpm).round} rpm at #{rpm.round}", off(ratio),
-               "a converter divides by #{figure.trim(ratio, 3)}; or set the gauge for #{figure.trim(source_pulses, 2)} pulses")
-      end
-
-      # @return [Calculator::Answer]
-      def road_speed(old_axle:, new_axle:, old_circumference:, new_circumference:, taken_at:)
-        ratio = Gauges::RoadSpeed.shows_ratio(old_axle: old_axle, new_axle: new_axle, old_circumference: old_circumference,
-                                              new_circumference: new_circumference,
-                                              at_wheel: taken_at == 'wheel')
-        shown = [50, 80].map { |speed| "shows #{figure.trim(speed * ratio, 1)} at #{speed} km/h" }
-        answer(off(ratio), *shown, 'a signal that feeds brakes is tapped, never cut')
-      end
-
-      # @return [Calculator::Answer]
-      def generator_frequency(poles:, rpm:)
-        wanted = [50, 60].map { |hertz| "#{hertz} Hz at #{Gauges::GeneratorFrequency.rpm(poles: poles, hertz: hertz).round} rpm" }
-        answer("#{figure.trim(Gauges::GeneratorFrequency.hertz(poles: poles, rpm: rpm), 1)} Hz", *wanted,
-               'the AC side belongs to a licensed electrician')
       end
 
       private
@@ -79,12 +76,6 @@ module Wattomneum
       end
 
       def change(pairs) = pairs.map { |one, other| "; change #{one} and #{other}" }.join
-
-      def off(ratio)
-        return 'true' if ratio.round(4) == 1
-
-        "#{figure.trim((ratio - 1).abs * 100, 1)} % #{ratio > 1 ? 'too much' : 'too little'}"
-      end
     end
   end
 end

@@ -6,7 +6,9 @@ RSpec.describe Wattomneum::Safety::Cautions do
     parts = Wattomneum::Units::Parts::ALL.flat_map(&:cautions)
     sums = Wattomneum::DataFile.load('sums').filter_map { |row| row['caution'] }
     remedies = Wattomneum::ColdStart::Remedies::ROWS.each_value.flat_map { |row| row['cautions'] }
-    named = [*tests, *parts, *sums, *remedies].uniq
+    # Steps that core names them for by itself.
+    steps = %w[before_kill_lead spark_test try_stop]
+    named = [*tests, *parts, *sums, *remedies, *steps].uniq
     expect { described_class.fetch_all(named) }.not_to raise_error
     of_units = %w[equaliser positive_ground insulated_return lithium pack]
     expect(described_class::BY_ID.keys - named).to match_array(%w[frozen_battery isolator_bypassed starter_stays_in kill_lead splice_cut] + of_units)

@@ -38,14 +38,41 @@ RSpec.describe Wattomneum::Sums::Calculator do
     expect(answer('cap_map')).to eq("1 at 3, 3 at 12, 4 at 9, 2 at 6 o'clock")
     expect([answer('cap_map', rotation: 'not known'), answer('cap_check'), answer('cap_check', towers: '1 2 3 4')])
       .to eq(['one of two', 'right where the rotor turns anticlockwise', 'wrong'])
-    expect([answer('dwell'), answer('w_terminal'), answer('tachometer'), answer('road_speed'), answer('generator_frequency')])
+    expect([answer('dwell'), answer('w_terminal'), answer('tachometer'), answer('road_speed', old_tyre: '310 cm', new_tyre: '3.25 m'),
+            answer('generator_frequency')])
       .to eq(['56 %', '17.64 pulses a turn', 'shows 8820 rpm at 1000', '4.8 % too much', '50 Hz'])
-    expect(answer('road_speed', taken_at: 'wheel')).to eq('4.6 % too little')
+    expect(answer('road_speed', taken_at: 'wheel', old_tyre: '310 cm', new_tyre: '325 cm')).to eq('4.6 % too little')
     { 'cap_map' => [{ order: '1-3-3-2' }, /stands in it twice/], 'cap_check' => [{ towers: '1 2 3 4 5' }, /5 towers for 4/],
       'w_terminal' => [{ alternator_pulley: '0' }, /over 0/], 'generator_frequency' => [{ poles: '3' }, /come in pairs/],
-      'dwell' => [{ degrees: '95' }, /0 to 90 degrees/] }.each do |key, (typed, words)|
+      'dwell' => [{ degrees: '95' }, /0 to 90 degrees/], 'swapped_leads' => [{ weak: '9' }, /no cylinder 9/],
+      'lead_lengths' => [{ leads: '10 10 10 10' }, /reaches cylinder/], 'pulses_a_turn' => [{ source: 'flywheel', count: '0' }, /over 0/],
+      'sender_on_gauge' => [{ sender: '0 10; 50 90; 100 20' }, /turns back at 50/], 'gauge_check' => [{ shown: '240' }, /in pairs/],
+      'road_speed' => [{ old_tyre: 'big' }, /is no size/], 'ignition_figure' => [{ kind: 'Resistor lead' }, /How long/],
+      'preheat_draw' => [{ plugs: '40' }, /1 to 16/], 'pulses_a_km' => [{ teeth: '0' }, /over 0/] }.each do |key, (typed, words)|
       expect { answer(key, **typed) }.to raise_error(Wattomneum::InvalidQuantityError, words)
     end
+  end
+
+  # By hand: 4 x 2 / 4; 130 x 1; 6 x 3.73 x 1000 / 3.2803; 10 to 180 ohm at full on 240 to 33: (240 - 180) / 2.07 = 29, 71 too little;
+  # 2500 exp(3600 (1/353.15 - 1/298.15)) = 381.3.
+  it 'works out sources, senders, tyres and pre-heat, each with its formula drawn in' do
+    expect([answer('pulses_a_turn'), answer('pulses_a_turn', source: 'flywheel', count: 130),
+            answer('pulses_a_turn', source: 'injection pump or cam')])
+      .to eq(['2 pulses a turn', '130 pulses a turn', '2 pulses a turn'])
+    expect([answer('pulses_a_km'), answer('sender_on_gauge'), answer('sender_on_gauge', sender: '240-33'), answer('thermistor')])
+      .to eq(['6823 pulses a km', 'off by up to 100, at 0', 'they belong together', '381.29 ohm'])
+    expect([answer('preheat_need'), answer('preheat_need', timer_seconds: 4), answer('preheat_draw'), answer('preheat_draw', ampere: 42)])
+      .to match(['10 to 20 s at -10 degC', 'too short: it starts badly and smokes', '1 of 4 open', /fits no number/])
+    expect([answer('swapped_leads'), answer('swapped_leads', weak: '3'), answer('lead_lengths'), answer('ignition_figure', value: 300)])
+      .to eq(['change the leads of 3 and 4', 'no lead explains that', '1: 65 cm, 2: 48 cm, 3: 35 cm, 4: 40 cm', 'not sound'])
+    expect(answer('gauge_check')).to include('The gauge is right')
+    expect(answer('cap_map', order: '1-2', first_at: 12, rotation: 'clockwise', intervals: '90 270')).to eq("1 at 12, 2 at 3 o'clock")
+  end
+
+  it 'asks whether a pulley was measured around' do
+    lines = ->(**typed) { described_class.call(Wattomneum::Sums::Catalogue.fetch('w_terminal'), typed.transform_keys(&:to_s)).lines.join(' ') }
+    expect(lines.call(crank_pulley: '565')).to include('was one of them measured around? Then it is 3')
+    expect(lines.call).not_to include('unusual')
   end
 
   it 'says no where no answer is to be had' do

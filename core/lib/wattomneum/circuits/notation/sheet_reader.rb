@@ -18,7 +18,8 @@ module Wattomneum
                  'load' => { 'type' => 'text', 'required' => true }, 'state' => { 'type' => 'text', 'required' => true } }.freeze
         STOP = { 'device' => { 'type' => 'text', 'required' => true }, 'label' => { 'type' => 'text' },
                  'runs' => { 'type' => 'one_of', 'words' => %w[held released], 'required' => true }, 'running' => { 'type' => 'text' },
-                 'asked_in' => { 'type' => 'states' }, 'pressed' => { 'type' => 'names' }, 'hose' => { 'type' => 'text' },
+                 'asked_in' => { 'type' => 'states' }, 'pressed' => { 'type' => 'names' }, 'stud' => { 'type' => 'text' },
+                 'hose' => { 'type' => 'text' },
                  'hose_lost' => { 'type' => 'one_of', 'words' => %w[stops runs_on] } }.freeze
         RUNNING = 'running'
         private_constant :TOP, :LINK, :COIL_PINS, :KEY, :ZONE, :LOOP, :STOP, :RUNNING
@@ -267,7 +268,8 @@ module Wattomneum
         end
 
         STOP_WAY_OUT = 'Write "- { device: Y5, runs: held, asked_in: [off], pressed: [S5] }"'
-        private_constant :STOP_WAY_OUT
+        STUD_WAY_OUT = 'Name the stud or splice on which the branches of the kill circuit hang'
+        private_constant :STOP_WAY_OUT, :STUD_WAY_OUT
 
         def stop(check, fields, index)
           path = ['stops', index]
@@ -291,8 +293,10 @@ module Wattomneum
           return wrong(path, "#{odd} is pressed to stop, and is no switch of this sheet", 'Name a switch that opens') if odd
           return wrong(path, 'a stop says how it is asked for', STOP_WAY_OUT) if asked_in.empty? && pressed.empty?
 
+          stud = clean['stud'] && (part_named(clean['stud']) || (return wrong(path, "there is no #{clean['stud']} on this sheet", STUD_WAY_OUT)))
+
           Sheet::Stop.new(device: device.id, label: clean['label'] || device.label, runs: clean['runs'], running: running, asked_in: asked_in,
-                          pressed: pressed, hose: clean['hose'], hose_lost: clean['hose_lost'])
+                          pressed: pressed, stud: stud&.id, hose: clean['hose'], hose_lost: clean['hose_lost'])
         end
 
         def part_named(id) = @parts&.find { |part| part.id == id.to_s }

@@ -6,7 +6,7 @@ module Server
     ALL = [Routes::Health, Routes::Session, Routes::Catalogue, Routes::Today, Routes::Find, Routes::Units, Routes::Batteries, Routes::Jobs,
            Routes::Readings, Routes::Repairs, Routes::HouseRules, Routes::People, Routes::Yards, Routes::Circuits, Routes::UnitCircuits,
            Routes::Grounds, Routes::Rounds, Routes::CrankTraces, Routes::Assets, Routes::Notices, Routes::AccessNotes, Routes::Sums,
-           Routes::Mornings, Routes::Books, Routes::Drafts, Routes::Stops, Routes::Requests].freeze
+           Routes::Mornings, Routes::Books, Routes::Drafts, Routes::Stops, Routes::Engines, Routes::Requests].freeze
 
     def initialize
       @apps = ALL.to_h { |resource| [resource, resource.new] }

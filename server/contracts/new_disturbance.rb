@@ -7,6 +7,8 @@ module Server
       json do
         required(:id).value(Types::Uuid)
         required(:what).value(Types::Text, :filled?, max_size?: SHORT_TEXT)
+        # That automatic start was locked out, so that hands may go in.
+        optional(:lockout).value(:bool)
       end
     end
   end

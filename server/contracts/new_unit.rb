@@ -25,6 +25,7 @@ module Server
         optional(:has_equaliser).value(:bool)
         optional(:heat_aid).value(:bool)
         optional(:control_unit).value(:bool)
+        optional(:automatic_start).value(:bool)
         optional(:matters).value(:string, included_in?: Wattomneum::ColdStart::Consequence::KEYS)
         optional(:exposure).value(:string, included_in?: Wattomneum::Readings::Due::EXPOSURES)
         optional(:make).maybe(Types::Text, max_size?: 40)

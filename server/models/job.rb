@@ -108,7 +108,7 @@ module Server
 
       # @raise [Refusals::InvalidInput] with the missing points
       def close(input, by:)
-        missing = assessment.missing_to_close
+        missing = missing_to_close
         if missing.any?
           raise Refusals::InvalidInput.new("Not yet: #{missing.join('. ')}",
                                            fields: { 'missing' => missing })
@@ -118,7 +118,7 @@ module Server
       end
 
       def park(input, by:)
-        reason = input[:reason].to_s.empty? ? assessment.missing_to_close.first : input[:reason]
+        reason = input[:reason].to_s.empty? ? missing_to_close.first : input[:reason]
         raise Refusals::InvalidInput.new('Nothing is missing: close it', fields: {}) if reason.nil?
 
         change_state('parked', input.merge(reason: reason), by: by, parked_missing: reason)
@@ -135,6 +135,9 @@ module Server
 
         change_state('cancelled', input, by: by)
       end
+
+      # @return [Array<String>] what the job and the engine of its unit still lack
+      def missing_to_close = Queries::JobRecord.new(self).missing_to_close
 
       # @return [Wattomneum::Faults::Assessment]
       def assessment = Queries::JobRecord.new(self).assessment

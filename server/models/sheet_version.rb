@@ -56,6 +56,9 @@ module Server
         end
       end
 
+      # @return [Boolean] whether the sheet names ways to stop an engine; told without reading it through
+      def names_stops? = content.match?(/^stops:/)
+
       # @return [Wattomneum::Circuits::Sheet]
       # @raise [Wattomneum::RefusedError] if it was kept under older rules and does not keep to those of now
       def to_core

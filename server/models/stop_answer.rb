@@ -18,8 +18,18 @@ module Server
       # @param by [Account] a lead
       # @return [StopAnswer]
       def self.give(fitted, table, input, by:)
-        create(**input.slice(:id, :words), **fitted.values.slice(:unit_id, :sheet_id), device_uuid: input[:device], findings_digest: digest(table),
-                                                                                       person_id: by.id, at: Time.now.utc)
+        said = { words: input[:words], sheet_id: fitted.sheet_id, device_uuid: input[:device], findings_digest: digest(table), person_id: by.id,
+                 at: Time.now.utc }
+        alike(fitted, table).each { |unit_id| create(id: SecureRandom.uuid, unit_id: unit_id, **said) } if input[:alike]
+        create(id: input[:id], unit_id: fitted.unit_id, **said)
+      end
+
+      # @param fitted [UnitSheet]
+      # @param table [Wattomneum::Circuits::Questions::StopTable]
+      # @return [Array<String>] other units with this sheet and the same faults that nobody has answered
+      def self.alike(fitted, table)
+        StopFinding.unanswered.where(sheet_id: fitted.sheet_id,
+                                     findings_digest: digest(table)).exclude(unit_id: fitted.unit_id).select_map(:unit_id).uniq
       end
 
       # @param table [Wattomneum::Circuits::Questions::StopTable]

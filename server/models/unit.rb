@@ -13,7 +13,7 @@ module Server
       one_to_many :jobs, class: 'Server::Models::Job'
 
       EDITED = %i[number name kind yard_id system_volt arrangement battery_count usual_cranking_current_ampere alternator_rating_ampere
-                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser heat_aid control_unit matters exposure
+                  has_isolator has_sense regulator neutral_interlock grounding has_equaliser heat_aid control_unit automatic_start matters exposure
                   unit_class_id].freeze
       NUMBER_TAKEN = 'this number is taken'
 

@@ -38,7 +38,7 @@ module Server
           start = before ? before.during.end : at
           kept = before ? before.overrides.to_h.slice(*version_items(version)) : {}
           create(unit_id: unit.id, sheet_id: version.sheet_id, version_id: version.id, overrides: Sequel.pg_jsonb(kept),
-                 during: range(start, nil))
+                 during: range(start, nil)).tap(&:find_stops)
         end
 
         def range(from, to) = Sequel::Postgres::PGRange.new(from, to, exclude_end: true, db_type: 'tstzrange')
@@ -77,6 +77,11 @@ module Server
         keep(changed, why: why, by: by)
       end
 
+      # With which faults the unit will not stop is worked out behind the scenes.
+      #
+      # @return [void]
+      def find_stops = (Workers::FindStops.enqueue(id) if version.names_stops?)
+
       private
 
       # Its version, without what is otherwise.
@@ -92,6 +97,7 @@ module Server
         Queries::Machines.within_budget { drawn.with_overrides(changed).circuit }
         tell(changed, why, by)
         update(overrides: Sequel.pg_jsonb(changed))
+        find_stops
         self
       end
 

@@ -22,7 +22,7 @@ module Server
       # What the program says, in the words of this kind of unit.
       def said
         spoken = { next_step: next_step, readings: readings, path: path, suspects: suspects, loops: loops, reads_as: reads_as,
-                   bank_remarks: @assessment.bank_review.remarks, missing_to_close: @assessment.missing_to_close, elements: elements }
+                   bank_remarks: @assessment.bank_review.remarks, missing_to_close: @record.missing_to_close, elements: elements }
         { **InItsWords.call(spoken, system), tests: InItsWords.call(tests, system, also: %i[from to]),
           ladders: InItsWords.call(ladders, system, also: %i[reason]) }
       end
@@ -43,7 +43,7 @@ module Server
         { id: @job.id, number: @job.number, state: @job.state, symptom: symptom, complaint: @job.complaint, seen: @job.seen,
           lamps: @job.lamps.to_a, parked_missing: @job.parked_missing, opened_at: @job.opened_at.iso8601,
           ended_at: @job.ended_at&.iso8601, opened_by: @record.names[@job.opened_by_id], lock_version: @job.lock_version,
-          under_machine: under_machine,
+          under_machine: under_machine, lockout_owed: @job.state == 'open' && @job.lockout_owed?,
           attempts: @record.attempts.map { |one| one.values.slice(:id, :what, :by_whom, :result, :fitted_without_diagnosis) } }
       end
 
@@ -147,7 +147,7 @@ module Server
       end
 
       def disturbances
-        @record.disturbances.map { |row| { id: row.id, what: row.what, put_back_at: row.put_back_at&.iso8601 } }
+        @record.disturbances.map { |row| { id: row.id, what: row.what, lockout: row.lockout, put_back_at: row.put_back_at&.iso8601 } }
       end
 
       def events

@@ -19,7 +19,8 @@ module Server
         { **UnitLine.call(@unit), yard_id: @unit.yard_id, **Models::UnitClass.names_of(@unit.unit_class),
           positions: @system.positions, **circuit_fields,
           **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary }, @system),
-          past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) }, jobs: @record.jobs.map { |job| job_brief(job) },
+          past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) }, stops_unanswered: Models::StopFinding.open_on(@unit.id),
+          jobs: @record.jobs.map { |job| job_brief(job) },
           circuits: @circuits.fitted.map { |one| Circuits::SheetLine.call(one.version, fitted: one) } }
       end
 
@@ -27,8 +28,8 @@ module Server
 
       def circuit_fields
         @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,
-                           :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid, :control_unit,
-                           :matters, :exposure)
+                           :has_isolator, :has_sense, :regulator, :neutral_interlock, :grounding, :has_equaliser, :heat_aid,
+                           :control_unit, :automatic_start, :matters, :exposure)
       end
 
       def loops

@@ -103,6 +103,9 @@ module Server
       # @return [Wattomneum::Faults::Assessment]
       def assessment = @assessment ||= assess(circuit.machine)
 
+      # @return [Array<String>] what keeps the job from being closed: of what it is about, and of the engine it is on
+      def missing_to_close = assessment.missing_to_close + (job.state == 'open' ? Engine.new(unit).missing_to_close : [])
+
       private
 
       def assess(machine)

@@ -28,6 +28,10 @@ module Server
         answers.where(device_uuid: device, findings_digest: Models::StopAnswer.digest(table(device))).order(Sequel.desc(:at)).first
       end
 
+      # @param device [String] UUID
+      # @return [Integer] other units with the same faults that nobody has answered
+      def alike(device) = @read.fitted ? Models::StopAnswer.alike(@read.fitted, table(device)).size : 0
+
       # @return [Hash{Integer => String}] names of those who tried and answered
       def names = @names ||= Models::Account.where(id: proofs.select(:person_id).union(answers.select(:person_id))).select_hash(:id, :name)
 

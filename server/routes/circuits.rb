@@ -38,6 +38,11 @@ module Server
         worked_out { answers.pin(params['pin'].to_s, state) }
       end
 
+      get '/api/circuits/:id/signal' do
+        allow!(:read)
+        worked_out { answers.signal(params['pin'].to_s) }
+      end
+
       get '/api/circuits/:id/wire' do
         allow!(:read)
         worked_out { answers.wire(params['number'].to_s) }

@@ -12,6 +12,7 @@ module Server
         # @return [Queries::JobRecord] the job as it was judged with it
         def take_reading(input, by:, now:)
           refuse_unless_open!
+          refuse_unless_locked_out
           refuse_undone_before_mended(input)
           entry = input[:probe] ? point_entry(input, input[:probe], now) : test_entry(input, input[:test_key], input[:position], now)
           keep_reading(input, entry, by: by, beside: (SameAct.new(input, unit: Unit.with_pk!(unit_id), now: now) if input[:together]))
@@ -45,7 +46,17 @@ module Server
           end
         end
 
+        # @return [Boolean] whether automatic start of its unit has to be locked out before anything is read
+        def lockout_owed? = Unit.with_pk!(unit_id).automatic_start && Disturbance.where(job_id: id, lockout: true, put_back_at: nil).empty?
+
         private
+
+        def refuse_unless_locked_out
+          return unless lockout_owed?
+
+          raise Refusals::InvalidInput.new('This unit starts by itself: lock out automatic start, say so on the job, then read',
+                                           fields: { 'lockout' => ['is needed first'] })
+        end
 
         def refuse_undone_before_mended(input)
           return unless input.dig(:conditions, :repair_undone) == 'yes' && Repair.where(job_id: id).empty?

@@ -26,6 +26,13 @@ module Server
           { number: wire.number, colour: wire.colour, size: wire.size, from: wire.from, to: wire.to, net: net(@machine.trace.wire(number)) }
         end
 
+        # @param drawn [String] a pin on the signal
+        def signal(drawn)
+          found = Wattomneum::Circuits::Questions::TapOrCut.new(@machine.sheet, @machine.sheet.node_of(drawn))
+          { advice: found.advice, words: found.words, sources: found.sources.map { |one| "#{one.part.id} #{one.part.label}" },
+            listeners: found.listeners.map { |one| listener(one) } }
+        end
+
         # @param key [String] of an item
         def opening(key)
           item = @machine.circuit.item(key)
@@ -49,6 +56,10 @@ module Server
         def common_cause(said) = Causes.new(@machine).call(said)
 
         private
+
+        def listener(one)
+          { part: "#{one.part.id} #{one.part.label}", pin: one.node, guards: one.guards, own_wires: one.own_wires }
+        end
 
         # What a control unit does at the pin: "low side, after 0.1 s".
         def role(part, pin)

@@ -302,4 +302,14 @@ RSpec.describe Server::Routes::Circuits do
       expect { Server::Models::SheetVersion.where(id: held).update(content: 'other') }.to raise_error(Sequel::DatabaseError, /keeps its content/)
     end
   end
+
+  it 'says who listens to a signal, and that one which feeds brakes is never cut' do
+    sign_in_as('reader')
+    version = Server::Models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('speed_signal'))
+    answer = read("/api/circuits/#{version.id}/signal?pin=B20:1")
+    expect(answer).to include('advice' => 'tap', 'sources' => ['B20 Speed sensor at the gearbox'])
+    expect(answer['listeners'].map { |one| one.values_at('pin', 'guards') }).to eq([['U20:3', nil], ['U21:A/7', nil], ['U22:B/5', 'brakes']])
+    read("/api/circuits/#{version.id}/signal?pin=B99:1")
+    expect(status).to eq(422)
+  end
 end

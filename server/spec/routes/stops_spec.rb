@@ -78,4 +78,48 @@ RSpec.describe Server::Routes::Stops do
     prove('S5', 'stopped')
     expect([status, read("/api/circuits/#{fitted.id}/stops").keys]).to eq([403, ['stops']])
   end
+
+  describe 'what nobody answered' do
+    def found(about) = Server::Workers::FindStops.run(about.id)
+    def unanswered(about = unit) = read("/api/units/#{about.id}")['stops_unanswered']
+    def held = read('/api/today')['lines'].select { |line| line['words'].start_with?('Fuel solenoid') }
+
+    it 'stands on the unit and on Today until a lead answers, and again when its circuit is another one' do
+      found(fitted)
+      expect(unanswered).to eq([{ 'sheet' => fitted.id, 'label' => 'Fuel solenoid', 'findings' => 4 }])
+      expect(held.map { |line| line['words'] }).to eq(['Fuel solenoid: 4 faults with which it will not stop, and no lead has answered'])
+      sign_in_as('lead')
+      answer('The hand lever on the pump stops it')
+      expect([unanswered, held]).to eq([[], []])
+      say_otherwise(fitted, version.to_core.wire('13'), 'from', 'S5:2')
+      found(fitted.refresh)
+      expect(unanswered).to match([include('label' => 'Fuel solenoid')])
+    end
+
+    it 'is answered for all units alike at once, and stands on Today in one line' do
+      others = Array.new(2) { a_unit(arrangement: 'single', battery_count: 1) }
+      [fitted, *others.map { |one| Server::Models::UnitSheet.fit(one, version, at: Time.now.utc - 60) }].each { |one| found(one) }
+      expect(held.map do |line|
+        line['words']
+      end).to eq(['Fuel solenoid: 4 faults with which it will not stop, and no lead has answered, nor for 2 more with this sheet'])
+      sign_in_as('lead')
+      expect(stop['alike']).to eq(2)
+      write(:post, "/api/circuits/#{fitted.id}/stop-answers", { id: SecureRandom.uuid, device: device, words: 'Hand lever', alike: true })
+      expect([held, others.flat_map { |one| unanswered(one) }]).to eq([[], []])
+    end
+
+    it 'is worked out behind the scenes when a sheet is fitted that names its stops, and for no other' do
+      jobs = -> { Server::DB[:que_jobs].where(job_class: 'Server::Workers::FindStops').count }
+      expect { fitted }.to change(&jobs).by(1)
+      glow = Server::Models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('glow'))
+      expect { Server::Models::UnitSheet.fit(unit, glow, at: Time.now.utc) }.not_to change(&jobs)
+    end
+
+    # A sheet that it has no longer.
+    it 'says nothing of a sheet that the unit no longer has' do
+      found(fitted)
+      fitted.update(during: Sequel::Postgres::PGRange.new(fitted.during.begin, Time.now.utc, exclude_end: true, db_type: 'tstzrange'))
+      expect(unanswered).to eq([])
+    end
+  end
 end

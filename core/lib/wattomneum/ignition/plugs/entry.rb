@@ -4,13 +4,9 @@ module Wattomneum
   module Ignition
     # A spark engine that does not fire on every cylinder: what its plugs show, what was changed, and how it ran after that.
     module Plugs
-      # How a plug looks: key, label, means, not: what it does not say; masks: such a plug may keep a mended cylinder dead.
-      State = Struct.new(:key, :label, :means, :not, :masks, keyword_init: true)
-      STATES = DataFile.load('plug_states').to_h { |row| [row['key'], State.new(**row.transform_keys(&:to_sym)).freeze] }.freeze
-
       # One thing that was seen or done.
       #
-      # kind: of KINDS; cylinder; state: of STATES; figure: of Figures::KINDS, with value and length_m; part: of PARTS; new_part: whether it came
+      # kind: of KINDS; cylinder; state: key of a Look; figure: of Figures::KINDS, with value and length_m; part: of PARTS; new_part: whether it came
       # from stock; words; dead: cylinders that did not fire in a run; change: place of a change whose part went back to the shelf; at: Time
       class Entry < Struct.new(:kind, :cylinder, :state, :figure, :value, :length_m, :part, :new_part, :words, :dead, :change, :at,
                                keyword_init: true)

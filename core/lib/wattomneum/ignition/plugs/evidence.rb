@@ -27,8 +27,8 @@ module Wattomneum
         # @return [Array<Integer>, nil] cylinders dead in the last run
         def dead = trials.dead
 
-        # @return [Hash{Integer => State}] by cylinder, as each plug was seen last
-        def plugs = of('plug').to_h { |one| [one.cylinder, STATES.fetch(one.state)] }
+        # @return [Hash{Integer => Look}] by cylinder, as each plug was seen last
+        def plugs = of('plug').to_h { |one| [one.cylinder, Look::ALL.fetch(one.state)] }
 
         # @return [Array<Measured>] the last figure of each kind and cylinder
         def measured

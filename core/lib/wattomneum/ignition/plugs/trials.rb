@@ -40,7 +40,7 @@ module Wattomneum
         def masked?(cylinder, before: @entries.size)
           earlier = @entries.first(before)
           seen = earlier.rindex { |one| one.kind == 'plug' && one.cylinder == cylinder }
-          return false unless seen && STATES.fetch(@entries[seen].state).masks
+          return false unless seen && Look::ALL.fetch(@entries[seen].state).masks
 
           wetted = [seen, earlier.rindex { |one| one.kind == 'run' && one.dead.include?(cylinder) } || 0].max
           @entries[wetted...before].none? { |one| one.dry_plug? && one.cylinder == cylinder }

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Server
+  module Workers
+    # Works out with which single faults a unit will not stop, after its sheet changed. May run twice: the answer is the same.
+    class FindStops < Que::Job
+      # @param fitted_id [String] of Models::UnitSheet
+      def run(fitted_id)
+        fitted = Models::UnitSheet.where(id: fitted_id).eager(:unit, version: :sheet).first
+        Models::StopFinding.work_out(fitted) if fitted&.during&.end.nil? && fitted
+      end
+    end
+  end
+end

@@ -7,6 +7,7 @@ require_relative 'charging'
 require_relative 'grounds'
 require_relative 'history'
 require_relative 'otherwise'
+require_relative 'engines'
 require_relative 'reading_rows'
 require_relative 'shelf'
 require_relative 'traces'
@@ -47,6 +48,7 @@ module Demo
         notices(people.fetch('electrician'))
         Otherwise.new(@plan.fetch('otherwise'), by: people.fetch('electrician')).write
         Workshop.new(@plan, by: people.fetch('electrician'), now: @now).write
+        Engines.new(@plan, people: people, now: @now).write
         Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
       end
       self
@@ -79,7 +81,7 @@ module Demo
         arrangement: row['arrangement'], battery_count: row['count'], usual_cranking_current_ampere: row['amps']&.to_f,
         alternator_rating_ampere: row['alternator']&.to_f, has_isolator: row.fetch('isolator', true), has_sense: row.fetch('sense', true),
         heat_aid: row.fetch('heat_aid', true), matters: row.fetch('matters', 'usual'),
-        exposure: row.fetch('exposure', 'dry'), control_unit: %w[truck bus].include?(row['kind'])
+        exposure: row.fetch('exposure', 'dry'), control_unit: %w[truck bus].include?(row['kind']), automatic_start: row.fetch('automatic', false)
       )
       batteries = fit_batteries(unit, row)
       fit_sheets(unit, row['sheets'] || [])

@@ -16,7 +16,7 @@ module Server
                                %i[intervals numbering towers weak wasted needs leads seen_first_at seen_mirrored]] },
         'sum' => { 'kept' => [%i[sum typed], []] }
       }.freeze
-      WHERE = %i[id craft kind sheet device].freeze
+      WHERE = %i[id craft kind sheet device acknowledged].freeze
       MOST_CYLINDERS = 16
       ENGINE = Wattomneum::Ignition
       FIGURES = Types::Array.of(Types::Number).constrained(max_size: MOST_CYLINDERS)
@@ -28,6 +28,7 @@ module Server
         required(:kind).value(:string, included_in?: KINDS.values.flat_map(&:keys).uniq)
         optional(:sheet).value(Types::Uuid)
         optional(:device).value(Types::Uuid)
+        optional(:acknowledged).value(:array, max_size?: 20).each(:string, included_in?: Wattomneum::Safety::Cautions::BY_ID.keys)
         optional(:branch).value(Types::Text, :filled?, max_size?: 60)
         optional(:asked).value(Types::Text, :filled?, max_size?: 60)
         optional(:stage).value(:string, included_in?: ENGINE::Kill::Entry::STAGES.keys)

@@ -9,7 +9,9 @@ module Server
 
       # @param sheet [Wattomneum::Sums::Sheet]
       # @param answer [Wattomneum::Sums::Calculator::Answer]
-      def self.answer(sheet, answer) = { key: sheet.key, answer: answer.answer, lines: answer.lines }
+      def self.answer(sheet, answer)
+        { key: sheet.key, answer: answer.answer, lines: answer.lines, marks: answer.marks&.map { |mark| mark.to_h.except(:error) } }
+      end
 
       def self.row(sheet)
         { key: sheet.key, group: sheet.group, title: sheet.title, formula: sheet.formula, source: sheet.source, caution: sheet.caution,

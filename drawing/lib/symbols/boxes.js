@@ -38,6 +38,28 @@ export const sensor = {
   }),
 }
 
+/** A letter of a name takes about so much. */
+const LETTER = 6.6
+const LINE = 14
+
+/**
+ * A name in lines that stay within their box.
+ *
+ * @param {string} name
+ * @param {number} room
+ * @returns {string[]}
+ */
+function within(name, room) {
+  /** @type {string[]} */
+  const lines = []
+  for (const part of name.split(/\s+/).filter(Boolean)) {
+    const joined = lines.length > 0 ? `${lines.at(-1)} ${part}` : part
+    if (lines.length > 0 && joined.length * LETTER <= room) lines[lines.length - 1] = joined
+    else lines.push(part)
+  }
+  return lines
+}
+
 /** @type {import('./index.js').Symbol} Its name stands within: wires come in on both sides. */
 export const controlUnit = {
   pitch: 30,
@@ -45,7 +67,9 @@ export const controlUnit = {
   draw: ({ width, height, pins, title, label }) => ({
     shapes: [box(0, 0, width, height), ...rails(pins)],
     words: [
-      word(width / 2, height / 2 + 4, [title, label].filter(Boolean).join('  '), 'middle', 'name'),
+      ...within([title, label].filter(Boolean).join(' '), width).map((text, at, all) =>
+        word(width / 2, height / 2 + 4 + (at - (all.length - 1) / 2) * LINE, text, 'middle', 'name'),
+      ),
       ...pins.map((pin) => word(pin.x, pin.side === 'top' ? 13 : height - 5, pin.name, 'middle')),
     ],
   }),

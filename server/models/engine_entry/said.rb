@@ -19,7 +19,7 @@ module Server
         # @raise [Wattomneum::Error, Refusals::InvalidInput]
         def to_h
           check
-          fields = @input.except(*Contracts::NewEngineEntry::WHERE).compact
+          fields = @input.except(*(Contracts::NewEngineEntry::WHERE - %i[acknowledged])).compact
           fields[:ohm] = ohms(fields[:ohm]) if fields.key?(:ohm)
           fields[:value] = figure(fields[:value]) if fields.key?(:value)
           judge(fields)

@@ -32,7 +32,7 @@ module Server
 
         def map(way)
           towers = IGNITION::TowerMap.new(@order, rotation: way, first_at: @said['first_at'], intervals: @said['intervals'])
-          { rotation: way, towers: hours(towers.hours), seen: seen(towers), verdict: verdict(way) }
+          { rotation: way, towers: hours(towers.hours), seen: seen(towers), seen_rotation: seen_rotation(way), verdict: verdict(way) }
         end
 
         def hours(towers) = towers.map { |cylinder, hour| { cylinder: cylinder, hour: hour } }
@@ -42,6 +42,9 @@ module Server
 
           hours(towers.seen(first_at: @said['seen_first_at'], mirrored: @said['seen_mirrored'] || false))
         end
+
+        # Looked at from inside, the rotor turns the other way.
+        def seen_rotation(way) = @said['seen_mirrored'] ? (IGNITION::TowerMap::ROTATIONS - [way]).first : way
 
         # As the leads are on it now.
         def verdict(way)

@@ -181,6 +181,7 @@ RSpec.describe Server::Routes::Engines do
       map = engine['cap']['maps'].first
       expect(hours(map)).to eq(1 => 3, 3 => 12, 4 => 9, 2 => 6)
       expect(map['seen'].map { |one| one.values_at('cylinder', 'hour') }).to eq([[1, 12], [3, 3], [4, 6], [2, 9]])
+      expect(map.values_at('rotation', 'seen_rotation')).to eq(%w[anticlockwise clockwise])
       expect(engine['cap']['lengths'].map { |one| one['lead_cm'] }).to eq([65, 48, 35, 40])
     end
 

@@ -25,6 +25,9 @@ const GroundsPage = page(() => import('../features/grounds'), 'GroundsPage')
 const RoundPage = page(() => import('../features/rounds'), 'RoundPage')
 const TracesPage = page(() => import('../features/traces'), 'TracesPage')
 const PartPage = page(() => import('../features/parts'), 'PartPage')
+const engine = () => import('../features/engine')
+const EnginePage = page(engine, 'EnginePage')
+const CapLabelsPage = page(engine, 'CapLabelsPage')
 const TagPage = page(() => import('../features/tag'), 'TagPage')
 const HouseRulesPage = page(() => import('../features/house-rules'), 'HouseRulesPage')
 const JobBenchPage = page(bench, 'JobBenchPage')
@@ -109,6 +112,8 @@ function Pages() {
             <Route path="/units/:id/grounds" element={<GroundsPage />} />
             <Route path="/units/:id/rounds/:kind" element={<RoundPage />} />
             <Route path="/units/:id/traces" element={<TracesPage />} />
+            <Route path="/units/:id/engine" element={<EnginePage />} />
+            <Route path="/units/:id/engine/cap-labels" element={<CapLabelsPage />} />
             <Route path="/units/:id/edit" element={<EditUnitPage />} />
             <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
             <Route path="/tag/:id" element={<TagPage />} />

@@ -7,8 +7,8 @@ module Wattomneum
       include OfEngines
       include OfGauges
 
-      # answer: "0.38 V"; lines: the working and what else follows
-      Answer = Struct.new(:answer, :lines, keyword_init: true)
+      # answer: "0.38 V"; lines: the working and what else follows; marks: of a curve that is drawn, nil for none
+      Answer = Struct.new(:answer, :lines, :marks, keyword_init: true)
       Figure = Quantities::Figure
       private_constant :Figure
 

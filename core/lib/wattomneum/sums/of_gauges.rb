@@ -63,10 +63,14 @@ module Wattomneum
       def sender_on_gauge(sender:, gauge:)
         found = Gauges::Mismatch.new(Gauges::Curve.read(sender), Gauges::Curve.read(gauge))
         worst = found.worst
-        return answer('they belong together', *marks(found)) if worst.error.abs < found.span * Gauges::BenchCheck::READABLE_RATIO
-
-        answer("off by up to #{short(worst.error.abs, 1)}, at #{short(worst.true_mark, 1)}", *marks(found), resistor(found.resistor),
-               'keep the sender that belongs to the gauge, adapt its thread')
+        together = worst.error.abs < found.span * Gauges::BenchCheck::READABLE_RATIO
+        said = if together then answer('they belong together')
+               else
+                 answer("off by up to #{short(worst.error.abs, 1)}, at #{short(worst.true_mark, 1)}", resistor(found.resistor),
+                        'keep the sender that belongs to the gauge, adapt its thread')
+               end
+        said.marks = found.marks
+        said
       end
 
       # @return [Calculator::Answer]
@@ -122,7 +126,6 @@ module Wattomneum
       private
 
       def short(value, digits = 2) = Quantities::Figure.trim(value.to_f, digits)
-      def marks(found) = found.marks.map { |mark| "#{short(mark.true_mark, 1)}: #{short(mark.ohm, 0)} ohm, shows #{short(mark.shown, 1)}" }
 
       def resistor(best)
         if best

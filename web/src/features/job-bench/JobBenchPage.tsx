@@ -14,6 +14,7 @@ import { EndJob } from './EndJob'
 import { Evidence } from './Evidence'
 import { Intake } from './Intake'
 import { Ladders } from './Ladders'
+import { LockOut } from './LockOut'
 import { MeasureElse } from './MeasureElse'
 import { NextCard } from './NextCard'
 import { padCard } from '../../shared/pad/pad'
@@ -46,7 +47,7 @@ function Bench({ job }: { job: JobBench }) {
   const open = job.state === 'open'
   // How a job ended stands with what was done.
   const tab = open || pressed !== 'end' ? pressed : 'next'
-  const mayMeasure = may('take_reading') && open
+  const mayMeasure = may('take_reading') && open && !job.lockout_owed
   const mayWork = may('work_on_job')
   const loop = LOOP[job.symptom.work] && job.loops.find((one) => one.key === LOOP[job.symptom.work])
   const stepTest = job.tests.find((test) => test.key === job.next_step.test_key)
@@ -138,14 +139,18 @@ function Bench({ job }: { job: JobBench }) {
           {!open && repairs}
           {open && (
             <div>
-              <NextCard
-                job={job}
-                test={stepTest}
-                mayWork={mayMeasure}
-                padOpen={padTest !== undefined && pad !== null}
-                attention={attention}
-                onDo={doNext}
-              />
+              {job.lockout_owed ? (
+                <LockOut job={job} mayWork={mayWork} />
+              ) : (
+                <NextCard
+                  job={job}
+                  test={stepTest}
+                  mayWork={mayMeasure}
+                  padOpen={padTest !== undefined && pad !== null}
+                  attention={attention}
+                  onDo={doNext}
+                />
+              )}
               {pad && padTest && mayMeasure && (
                 <ReadingPad
                   key={`${padTest.key}${pad.position ?? ''}${pad.correcting?.id ?? ''}`}

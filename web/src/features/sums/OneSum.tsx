@@ -4,6 +4,8 @@ import { mayBeBelowZero, TurnSign } from '../../shared/ui/TurnSign'
 import { useDraft } from '../../shared/drafts/useDraft'
 import type { HttpError } from '../../shared/api/http'
 import { worked, type Sum, type Typed } from '../../shared/api/sums'
+import { MarksChart } from './MarksChart'
+import { UseOnUnit } from './UseOnUnit'
 
 type Input = Sum['inputs'][number]
 
@@ -98,9 +100,11 @@ export function OneSum({ sum }: { sum: Sum }) {
                   {line}
                 </p>
               ))}
+              {data?.marks && <MarksChart marks={data.marks} />}
             </>
           )}
         </div>
+        {data && !refused && <UseOnUnit sum={sum} typed={typed} />}
         <dl className="rule-above grid grid-cols-[5rem_1fr] gap-x-4 gap-y-1 pt-3">
           <dt className="font-label text-quiet">Formula</dt>
           <dd>{sum.formula}</dd>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { sums } from '../../shared/api/sums'
 import { OneSum } from './OneSum'
 import { Shown } from '../../shared/page/Shown'
@@ -8,6 +8,10 @@ import { useTitle } from '../../shared/page/useTitle'
 /** The calculators: each with its formula shown. */
 export function SumsPage() {
   const { key } = useParams()
+  // The unit that it is worked out for goes along.
+  const [params] = useSearchParams()
+  const unit = params.get('unit')
+  const along = unit ? `?unit=${unit}` : ''
   const asked = useQuery(sums())
   useTitle('Sums')
   return (
@@ -29,7 +33,7 @@ export function SumsPage() {
                         .map((sum) => (
                           <li key={sum.key}>
                             <Link
-                              to={`/sums/${sum.key}`}
+                              to={`/sums/${sum.key}${along}`}
                               aria-current={sum.key === chosen?.key ? 'page' : undefined}
                               className={`flex min-h-12 items-center dense:min-h-8 ${sum.key === chosen?.key ? 'font-bold no-underline' : 'link-words'}`}
                             >

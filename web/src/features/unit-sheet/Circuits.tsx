@@ -49,6 +49,11 @@ export function Circuits({ sheet }: { sheet: UnitSheet }) {
             The whole unit
           </Link>
         </li>
+        <li className="rule-below">
+          <Link to={`/units/${sheet.id}/engine`} className="flex min-h-12 items-center dense:min-h-9">
+            Spark, gauges, kept figures
+          </Link>
+        </li>
         {sheet.circuits.map((line) => (
           <li key={line.id} className="rule-below">
             <Link

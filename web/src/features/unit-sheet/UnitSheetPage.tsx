@@ -14,6 +14,7 @@ import { Batteries } from './Batteries'
 import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
 import { Notices } from './Notices'
+import { UnansweredStops } from './UnansweredStops'
 import { Parts } from './Parts'
 import { Rounds } from './Rounds'
 import { Timeline } from './Timeline'
@@ -131,6 +132,7 @@ export function UnitSheetPage() {
                     </span>
                   </Link>
                 ))}
+                <UnansweredStops sheet={sheet} />
                 <Notices sheet={sheet} />
                 <ColdStart sheet={sheet} />
                 <Rounds sheet={sheet} />

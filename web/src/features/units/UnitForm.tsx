@@ -234,6 +234,10 @@ export function UnitForm({
         <label className="flex min-h-12 items-center gap-3">
           <input type="checkbox" {...form.register('control_unit')} /> A control unit has to stay awake for it to start
         </label>
+        <label className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...form.register('automatic_start')} /> It starts by itself: locked out before hands
+          go in
+        </label>
       </fieldset>
       <div className="flex flex-col gap-4 desk:col-span-2">
         {theirs ? (

@@ -23,6 +23,7 @@ export interface UnitFields {
   has_equaliser: boolean
   heat_aid: boolean
   control_unit: boolean
+  automatic_start: boolean
   matters: UnitSheet['matters']
   exposure: UnitSheet['exposure']
   make: string
@@ -49,6 +50,7 @@ type Stored = Pick<
   | 'has_equaliser'
   | 'heat_aid'
   | 'control_unit'
+  | 'automatic_start'
   | 'matters'
   | 'exposure'
   | 'make'
@@ -71,6 +73,7 @@ export const emptyUnit: UnitFields = {
   has_equaliser: false,
   heat_aid: true,
   control_unit: false,
+  automatic_start: false,
   matters: 'usual',
   exposure: 'dry',
   make: '',
@@ -93,6 +96,7 @@ export const fromSheet = (sheet: Stored): UnitFields => ({
   has_equaliser: sheet.has_equaliser,
   heat_aid: sheet.heat_aid,
   control_unit: sheet.control_unit,
+  automatic_start: sheet.automatic_start,
   matters: sheet.matters,
   exposure: sheet.exposure,
   make: sheet.make ?? '',
@@ -150,6 +154,7 @@ const LABELS: Record<keyof UnitFields, string> = {
   has_equaliser: 'Equaliser',
   heat_aid: 'Glow plugs or heater flange',
   control_unit: 'Control unit awake to start',
+  automatic_start: 'Starts by itself',
   matters: 'If it does not start',
   exposure: 'Where it works',
   make: 'Make',

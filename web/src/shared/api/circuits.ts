@@ -37,6 +37,13 @@ export const pin = (id: string, name: string, state: string) =>
       reply(client.GET('/api/circuits/{id}/pin', { params: { ...onSheet(id), query: { pin: name, state } } })),
   })
 
+/** Who listens to a signal, and whether it may be cut. */
+export const signal = (id: string, name: string) =>
+  queryOptions({
+    queryKey: ['circuits', 'signal', id, name],
+    queryFn: () => reply(client.GET('/api/circuits/{id}/signal', { params: { ...onSheet(id), query: { pin: name } } })),
+  })
+
 export const wire = (id: string, number: string) =>
   queryOptions({
     queryKey: ['circuits', 'wire', id, number],

@@ -105,8 +105,8 @@ export const recordRepair = (job: JobBench, body: NewRepair, what: string) =>
 export const makePermanent = (job: JobBench, id: string, what: string) =>
   wish('post', '/api/repairs/{id}/make-permanent', { id }, {}, `Permanent ${on(job)}: ${what}`)
 
-export const noteDisturbance = (job: JobBench, id: string, what: string) =>
-  wish('post', '/api/jobs/{id}/disturbances', { id: job.id }, { id, what }, `Disturbed ${on(job)}: ${what}`)
+export const noteDisturbance = (job: JobBench, id: string, what: string, lockout = false) =>
+  wish('post', '/api/jobs/{id}/disturbances', { id: job.id }, { id, what, lockout }, `Disturbed ${on(job)}: ${what}`)
 
 const UNDER_MACHINE = '/api/jobs/{id}/under-machine'
 

@@ -4,8 +4,9 @@ import type { QueryClient } from '@tanstack/react-query'
 const TOUCHED: readonly [RegExp, readonly string[]][] = [
   [/^\/api\/drafts\/[^/]+\/publication/, ['drafts', 'circuits', 'units']],
   [/^\/api\/drafts/, ['drafts']],
-  [/^\/api\/circuits\/[^/]+\/stop-proofs/, ['circuits', 'units', 'today']],
+  [/^\/api\/circuits\/[^/]+\/stop-(proofs|answers)/, ['circuits', 'units', 'jobs', 'today']],
   [/^\/api\/units\/[^/]+\/(circuits|rulings)|^\/api\/circuits/, ['circuits', 'units', 'jobs']],
+  [/^\/api\/engine-entries/, ['units', 'jobs', 'today']],
   [/^\/api\/(mornings|yards\/[^/]+\/night|units\/[^/]+\/(plan|parked))/, ['tonight']],
   [/^\/api\/(jobs|readings|repairs|disturbances)/, ['jobs', 'units', 'batteries', 'today', 'tonight']],
   [

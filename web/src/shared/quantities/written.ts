@@ -15,7 +15,7 @@ export const written = (text: string): string =>
 const READ = new Set(
   (
     'summary arithmetic reasons traps instead source unit formula help how means when answer lines detail condition_line spoken size ' +
-    'message text label title words why judged_by way_out now earlier stands advice'
+    'message text label title words expect why judged_by way_out now earlier stands advice'
   ).split(' '),
 )
 

@@ -8,8 +8,10 @@ module Wattomneum
         # kind: of Entry::KINDS, or "prove" (see it stop) or "done"; branch, stage, asked: what it is about; words: what to do; expect: what each
         # answer means; cautions: ids
         Step = Struct.new(:kind, :branch, :stage, :asked, :words, :expect, :cautions, keyword_init: true)
-        SPARK_TEST = %w[before_kill_lead kill_lead spark_test].freeze
-        private_constant :SPARK_TEST
+        # As it begins, and while branches go on and off.
+        BEFORE = %w[before_kill_lead kill_lead spark_test].freeze
+        AMIDST = %w[kill_lead spark_test].freeze
+        private_constant :BEFORE, :AMIDST
 
         # @param search [Search]
         def initialize(search)
@@ -21,7 +23,7 @@ module Wattomneum
 
         private
 
-        def step(kind, words, expect: [], cautions: SPARK_TEST, **about)
+        def step(kind, words, expect: [], cautions: BEFORE, **about)
           Step.new(kind: kind, words: words, expect: expect, cautions: cautions, **about)
         end
 
@@ -65,11 +67,10 @@ module Wattomneum
         end
 
         def branch_on(branch)
-          on = @search.on.map(&:label)
-          off = @search.grounding.map(&:label)
-          beside = [*("stays on: #{on.join('; ')}" if on.any?), *("stays off: #{off.join('; ')}" if off.any?)]
-          step('branch_on', "#{branch.label} (#{branch.wire}) onto the stud. Spark?#{" (#{beside.join('. ')})" if beside.any?}", branch: branch.key,
-                            expect: ['Spark: it stays on', 'None: it grounds; take it off again and leave it off'])
+          beside = { 'Stays on' => @search.on, 'Stays off' => @search.grounding }.reject { |_, list| list.empty? }
+          standing = beside.map { |words, list| "#{words}: #{list.map(&:label).join('; ')}" }
+          step('branch_on', "#{branch.label} (#{branch.wire}) onto the stud. Spark?", branch: branch.key, cautions: AMIDST,
+               expect: [*standing, 'Spark: it stays on', 'None: it grounds; off again, and left off'])
         end
 
         def read_ohms(branch)

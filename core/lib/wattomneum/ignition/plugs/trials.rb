@@ -101,7 +101,7 @@ module Wattomneum
 
         def hang(judged, dead_now)
           @hanging += judged
-          ['masked', "#{said(judged)}: not judged, the plug of #{cylinders(dead_now)} is not dry. A dry one in, and run it again"]
+          ['masked', "#{said(judged)}: the plug of #{cylinders(dead_now)} is not dry. A dry one in, and run it again"]
         end
 
         # What was changed behind a wet plug is judged with it.
@@ -109,7 +109,7 @@ module Wattomneum
           idle = @hanging + judged
           @idle.concat(idle)
           @hanging = []
-          ['no_difference', "#{said(idle)}: no difference"]
+          ['no_difference', said(idle)]
         end
 
         def said(changes) = changes.map(&:spoken).join('; ')

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { pin as pinQuery, type PinAnswer } from '../../../shared/api/circuits'
 import { NetList } from './NetList'
 import { PathLine } from './PathLine'
+import { SignalPlan } from './SignalPlan'
 import { spokenPin } from '../../../shared/drawing/names'
 import { spokenVolt } from '../spoken'
 import { Shown } from '../../../shared/page/Shown'
@@ -99,6 +100,7 @@ export function PinPanel({
                 <NetList net={data.net} sheetOf={sheetOf} onWire={onWire} onPin={onPin} />
               </section>
             )}
+            {data.net.runs.length > 0 && <SignalPlan key={name} sheetId={sheetId} pin={name} />}
           </div>
         )
       }}

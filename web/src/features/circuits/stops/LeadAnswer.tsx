@@ -7,7 +7,7 @@ import { ErrorNote } from '../../../shared/ui/ErrorNote'
 import { Field } from '../../../shared/ui/Field'
 import { useWrite } from '../../../shared/writes/useWrite'
 
-const UNSAID = { words: '' }
+const UNSAID = { words: '', alike: false }
 
 /** What a lead says of the faults with which it will not stop; asked anew as soon as the circuit is another one. */
 export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
@@ -30,7 +30,7 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
       className="flex flex-col gap-3 border-l-4 border-act pl-4"
       onSubmit={(event) => {
         event.preventDefault()
-        void write((id) => answerStop(sheet.id, { id, device: stop.device, words: value.words }, stop.label))
+        void write((id) => answerStop(sheet.id, { id, device: stop.device, ...value }, stop.label))
       }}
     >
       <p className="font-semibold text-act">
@@ -46,11 +46,23 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
                 rows={2}
                 value={value.words}
                 onChange={(event) => {
-                  change({ words: event.target.value })
+                  change({ ...value, words: event.target.value })
                 }}
               />
             )}
           </Field>
+          {stop.alike > 0 && (
+            <label className="flex min-h-12 items-center gap-2 font-bold">
+              <input
+                type="checkbox"
+                checked={value.alike}
+                onChange={(event) => {
+                  change({ ...value, alike: event.target.checked })
+                }}
+              />{' '}
+              For {stop.alike} more units with the same sheet and faults too
+            </label>
+          )}
           <Button type="submit" look="main" disabled={isPending || value.words === ''} className="self-start">
             Answer it
           </Button>

@@ -1,0 +1,2 @@
+export { EnginePage } from './EnginePage'
+export { CapLabelsPage } from './cap/CapLabelsPage'

@@ -30,6 +30,11 @@ RSpec.describe 'Accessibility' do
      "/units/#{ids.first}/grounds"]
   end
 
+  def engine_paths
+    ids = Server::Models::Unit.where(number: %w[P-01 W-02]).order(:number).select_map(:id)
+    ["/units/#{ids.first}/engine?at=plugs", "/units/#{ids.first}/engine?at=cap", "/units/#{ids.last}/engine?at=kill", '/sums/sender_on_gauge']
+  end
+
   # Both themes of what is on the screen, without loading it again.
   def expect_clean(what)
     %w[light dark].each do |theme|
@@ -47,7 +52,7 @@ RSpec.describe 'Accessibility' do
     job = Server::Models::Job.first(unit_id: unit.id)
     paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
              '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', *round_paths, "/batteries/#{Server::Models::Battery.first.id}",
-             "/jobs/#{job.id}"]
+             "/jobs/#{job.id}", *engine_paths]
     paths.each do |path|
       visit path
       expect(page).to have_css('h1')

@@ -85,6 +85,23 @@ module Wattomneum
       end
 
       # @return [Calculator::Answer]
+      def needles(needles:)
+        told = needles.split(/[;\n]/).map(&:strip).reject(&:empty?).to_h { |one| one.rpartition(/\s+/).values_at(0, 2) }
+        found = Gauges::NeedlePattern.read(told)
+        answer(found.points_to, found.next)
+      end
+
+      # @return [Calculator::Answer]
+      def needle_off(gauge:, coil_ohm:, sender_ohm:, marked_volt:, actual_volt:, thread_ohm:)
+        one = Gauges::Needles::Gauge.new(label: 'gauge', coil_ohm: coil_ohm, sender_ohm: sender_ohm, curve: Gauges::Curve.read(gauge),
+                                         ground_ohm: thread_ohm)
+        shown = Gauges::Needles.new(supply_volt: marked_volt, actual_volt: actual_volt, gauges: [one]).call.first
+        answer("shows #{short(shown.shown, 1)}, should #{short(shown.true_mark, 1)}",
+               "#{short(actual_volt)} / (#{short(coil_ohm)} + #{short(sender_ohm)} + #{short(thread_ohm)}) = #{Quantities::Figure.ampere(shown.ampere)}",
+               'sealant and paint under a one-wire sender are ohms of its circuit: measure body to block')
+      end
+
+      # @return [Calculator::Answer]
       def thermistor(r25_ohm:, b_kelvin:, celsius:)
         ohm = Gauges::Curve.thermistor(r25_ohm: r25_ohm, b_kelvin: b_kelvin, celsius: [celsius, celsius + 1]).ohm(celsius)
         answer(Quantities::Figure.ohm(ohm),

@@ -48,6 +48,7 @@ RSpec.describe Wattomneum::Sums::Calculator do
       'lead_lengths' => [{ leads: '10 10 10 10' }, /reaches cylinder/], 'pulses_a_turn' => [{ source: 'flywheel', count: '0' }, /over 0/],
       'sender_on_gauge' => [{ sender: '0 10; 50 90; 100 20' }, /turns back at 50/], 'gauge_check' => [{ shown: '240' }, /in pairs/],
       'road_speed' => [{ old_tyre: 'big' }, /is no size/], 'ignition_figure' => [{ kind: 'Resistor lead' }, /How long/],
+      'needles' => [{ needles: 'oil odd' }, /right, high, low, dead/], 'needle_off' => [{ coil_ohm: '0' }, /over 0/],
       'preheat_draw' => [{ plugs: '40' }, /1 to 16/], 'pulses_a_km' => [{ teeth: '0' }, /over 0/] }.each do |key, (typed, words)|
       expect { answer(key, **typed) }.to raise_error(Wattomneum::InvalidQuantityError, words)
     end
@@ -65,6 +66,8 @@ RSpec.describe Wattomneum::Sums::Calculator do
       .to match(['10 to 20 s at -10 degC', 'too short: it starts badly and smokes', '1 of 4 open', /fits no number/])
     expect([answer('swapped_leads'), answer('swapped_leads', weak: '3'), answer('lead_lengths'), answer('ignition_figure', value: 300)])
       .to eq(['change the leads of 3 and 4', 'no lead explains that', '1: 65 cm, 2: 48 cm, 3: 35 cm, 4: 40 cm', 'not sound'])
+    # 10 / (70 + 120 + 40) A, as from a sender of 160: (240 - 160) / 2.07 = 38.6; without them (240 - 120) / 2.07 = 58.
+    expect([answer('needle_off'), answer('needles')]).to match(['shows 38.6, should 58', /stabiliser or its ground/])
     expect(answer('gauge_check')).to include('The gauge is right')
     expect(answer('cap_map', order: '1-2', first_at: 12, rotation: 'clockwise', intervals: '90 270')).to eq("1 at 12, 2 at 3 o'clock")
   end

@@ -6,3 +6,4 @@ Server::Workers::Nightly.plan
 Server::Workers::WorkOutAnew.if_missing
 Server::Workers::AskWeather.plan
 Server::Models::SheetDrawing.order_missing
+Server::Models::UnitSheet.find_missing_stops

@@ -30,6 +30,17 @@ module Server
           replace(unit, version, before, at)
         end
 
+        # Sheets that units have had since before their stops were looked through.
+        #
+        # SQL: select * from unit_sheet where upper_inf(during) and version_id in (those with stops) and not exists (a finding of it)
+        #
+        # @return [void]
+        def find_missing_stops
+          with_stops = SheetVersion.where(Sequel.like(:content, "%\nstops:%")).select(:id)
+          known = StopFinding.where(unit_id: Sequel[:unit_sheet][:unit_id], sheet_id: Sequel[:unit_sheet][:sheet_id]).select(1)
+          current.where(version_id: with_stops).exclude(known.exists).eager(:version).all.each(&:find_stops)
+        end
+
         private
 
         # Another version of the same sheet takes over what was overridden on items that are still there.

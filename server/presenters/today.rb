@@ -33,8 +33,8 @@ module Server
           others = row[:alike] - 1
           line(kind: 'held', verdict: 'act', unit: row.unit, rank: row.found_at.to_i, since: row.found_at.iso8601,
                path: "/units/#{row.unit_id}", action: 'Answer it',
-               words: "#{row.label}: #{row.findings} faults with which it will not stop, and no lead has answered" \
-                      "#{", nor for #{others} more with this sheet" if others.positive?}")
+               words: "#{row.label}: #{row.findings} #{row.findings == 1 ? 'fault' : 'faults'} with which it will not stop, " \
+                      "and no lead has answered#{", nor for #{others} more with this sheet" if others.positive?}")
         end
       end
 

@@ -24,7 +24,8 @@ module Server
       private
 
       # SQL: select unit.*, (select count(*) from job where unit_id = unit.id and state in ('open', 'parked')) as open_jobs,
-      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null) as held
+      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null)
+      #      or exists (a stop_finding that is unanswered) as held
       #      from unit join yard on yard.id = yard_id where <filter> and (yard.name, number) > (those of the last unit shown)
       #      order by yard.name, number limit 101; yards of those
       def rows
@@ -33,7 +34,11 @@ module Server
                           .select_append(unfinished.as(:open_jobs), holding.as(:held))
       end
 
-      def holding = Models::Notice.holding.where(Sequel[:notice][:unit_id] => Sequel[:unit][:id]).select(1).exists
+      # By what was seen, or by faults with which it will not stop and that no lead answered.
+      def holding
+        of_unit = { unit_id: Sequel[:unit][:id] }
+        Sequel.|(*[Models::Notice.holding, Models::StopFinding.unanswered].map { |rows| rows.where(of_unit).select(1).exists })
+      end
 
       def following(units)
         return units if @filter[:after].nil?

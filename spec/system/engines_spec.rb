@@ -20,7 +20,7 @@ RSpec.describe 'Engines' do
 
   it 'brings a winch from no spark to every interlock proved, by thumb', :phone do
     sign_in_as('electrician')
-    visit "/units/#{unit('W-02').id}/engine"
+    visit "/units/#{unit('W-11').id}/engine"
     expect(page).to have_css('g[data-branch="8"][data-state=grounds]')
     expect(step).to have_content('never battery volts on it')
     answer('Spark', to: 'Emergency stop')

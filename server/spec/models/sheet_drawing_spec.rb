@@ -69,8 +69,10 @@ RSpec.describe Server::Models::SheetDrawing do
   end
 
   it 'orders the newest version of every sheet and those on units, and no other old one' do
-    old = version
-    newer = Server::Models::Sheet.bring_in(content.sub(/title: .*/, 'title: Battery ignition, newer'))
+    # A sheet that no unit of the demo fleet has.
+    own = content.sub(/^sheet: .*/, 'sheet: ignition_of_ours')
+    old = Server::Models::Sheet.bring_in(own)
+    newer = Server::Models::Sheet.bring_in(own.sub(/title: .*/, 'title: Battery ignition, newer'))
     fitted = Server::Models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('start_12v'))
     Server::Models::UnitSheet.fit(a_unit, fitted, at: Time.now.utc)
     Server::Models::Sheet.bring_in(fitted.content.sub(/title: .*/, 'title: Start, newer'))

@@ -80,17 +80,22 @@ RSpec.describe Server::Routes::Stops do
   end
 
   describe 'what nobody answered' do
+    # Of a demo fleet that may be there.
+    before { Server::Models::StopFinding.dataset.delete }
+
     def found(about) = Server::Workers::FindStops.run(about.id)
     def unanswered(about = unit) = read("/api/units/#{about.id}")['stops_unanswered']
+    def listed = read('/api/units')['units'].find { |one| one['id'] == unit.id }
     def held = read('/api/today')['lines'].select { |line| line['words'].start_with?('Fuel solenoid') }
 
     it 'stands on the unit and on Today until a lead answers, and again when its circuit is another one' do
       found(fitted)
       expect(unanswered).to eq([{ 'sheet' => fitted.id, 'label' => 'Fuel solenoid', 'findings' => 4 }])
       expect(held.map { |line| line['words'] }).to eq(['Fuel solenoid: 4 faults with which it will not stop, and no lead has answered'])
+      expect(listed).to include('held' => true)
       sign_in_as('lead')
       answer('The hand lever on the pump stops it')
-      expect([unanswered, held]).to eq([[], []])
+      expect([unanswered, held, listed['held']]).to eq([[], [], false])
       say_otherwise(fitted, version.to_core.wire('13'), 'from', 'S5:2')
       found(fitted.refresh)
       expect(unanswered).to match([include('label' => 'Fuel solenoid')])
@@ -113,6 +118,17 @@ RSpec.describe Server::Routes::Stops do
       expect { fitted }.to change(&jobs).by(1)
       glow = Server::Models::Sheet.bring_in(Wattomneum::Circuits::Library::TEXTS.fetch('glow'))
       expect { Server::Models::UnitSheet.fit(unit, glow, at: Time.now.utc) }.not_to change(&jobs)
+    end
+
+    it 'is worked out for units that had the sheet before anybody looked, once' do
+      fitted
+      Server::DB[:que_jobs].delete
+      Server::Models::UnitSheet.find_missing_stops
+      expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::FindStops').select_map(:args).flatten).to include(fitted.id)
+      Server::DB[:que_jobs].delete
+      found(fitted)
+      Server::Models::UnitSheet.find_missing_stops
+      expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::FindStops').select_map(:args).flatten).not_to include(fitted.id)
     end
 
     # A sheet that it has no longer.

@@ -31,8 +31,8 @@ RSpec.describe Wattomneum::Circuits::OwnFacts do
     expect(said('1')).to eq('from' => 'BAT:+', 'to' => 'F1:1', 'colour' => nil, 'size' => '4 mm2', 'length_m' => '2', 'ohm' => nil, 'zone' => nil)
     facts = own.of(uuid('F1'))
     expect(facts.map { |fact| [fact.label, fact.unit, fact.type, fact.says] })
-      .to eq([['label', nil, 'text', nil], ['zone', nil, 'choice', 'cab'], ['note', nil, 'text', nil], %w[rating A number 15],
-              ['resistance', 'ohm', 'number', nil], ['slot', nil, 'text', nil]])
+      .to eq([['label', nil, 'text', nil], ['zone', nil, 'choice', 'cab'], ['guards', nil, 'text', nil], ['note', nil, 'text', nil],
+              %w[rating A number 15], ['resistance', 'ohm', 'number', nil], ['slot', nil, 'text', nil]])
     expect(own.of(uuid('W1')).find { |fact| fact.field == 'changeover' }.to_h).to include(choices: %w[yes no], says: 'no', type: 'choice')
   end
 

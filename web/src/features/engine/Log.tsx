@@ -55,7 +55,7 @@ function Line({ line, mayStrike }: { line: EngineLine; mayStrike: boolean }) {
         {mayStrike && !open && (
           <Button
             look="quiet"
-            aria-label={`Strike out: ${line.words}`}
+            aria-label={`Slip: ${line.words}`}
             onClick={() => {
               setOpen(true)
             }}

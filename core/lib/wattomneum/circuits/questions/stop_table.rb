@@ -27,6 +27,7 @@ module Wattomneum
           @stop = stop
           @circuit = machine.circuit
           @watch = watch_in(@circuit)
+          @solved = {}
         end
 
         # @return [Array<Asked>] in the order of the sheet, buttons last
@@ -46,7 +47,7 @@ module Wattomneum
         # @return [Array<Row>] faults with which one way of asking or more no longer stops an engine that runs
         def will_not_stop = rows.select { |row| row.running && asked.any? { |one| sound.stops.fetch(one.key) && !row.stops.fetch(one.key) } }
 
-        # @return [Array<Borrowed>] fuses that the stop or the run hangs on, and something that is none of it
+        # @return [Array<Borrowed>] fuses that the stop or the run hangs on, and something that would work without what decides
         def borrowed
           needed = rows.select { |row| row.how == 'lost' && sheet.part(row.item).is_a?(Parts::Fuse) }
           needed.filter_map do |row|
@@ -68,12 +69,11 @@ module Wattomneum
           row.nothing_stops? ? 0 : 1
         end
 
-        # What opens in one run has one effect: solved once.
+        # What opens in one run has one effect: solved once, and kept where a deadline cuts the work short.
         def lost
           runs = SeriesRuns.new(@circuit)
-          solved = {}
           @circuit.items.map do |item|
-            found = solved[runs.of(item.branches)] ||= row(@machine.settled.opening(item), item: nil, label: nil, kind: nil, how: nil)
+            found = @solved[runs.of(item.branches)] ||= row(@machine.settled.opening(item), item: nil, label: nil, kind: nil, how: nil)
             Row.new(item: item.key, label: spoken(item), kind: item.kind, how: 'lost', running: found.running, stops: found.stops)
           end
         end
@@ -81,11 +81,14 @@ module Wattomneum
         # A contact that is welded or jammed is a wire beside it.
         def stuck
           contacts.map do |part, from, to|
+            next @solved[[part.id, from, to]] if @solved.key?([part.id, from, to])
+
             number = "stuck #{part.id} #{from} #{to}"
             beside = Wire.new(number: number, uuid: Sheet.first_uuid(sheet.key, 'wire', number), from: part.node(from), to: part.node(to),
                               ohm: STUCK_OHM)
             machine = Machine.new(sheet.with_wires([beside]))
-            row(machine.settled, item: part.id, label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}", kind: part.kind, how: 'stuck')
+            @solved[[part.id, from, to]] =
+              row(machine.settled, item: part.id, label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}", kind: part.kind, how: 'stuck')
           end
         end
 
@@ -133,7 +136,15 @@ module Wattomneum
         # In the running state, beside the stop's own device and the relays in its feed.
         def others_dead_with(fuse)
           dead = @machine.blast.of(fuse).select { |effect| effect.key_state == @stop.running && effect.change == :dead }.map(&:watch)
-          dead.reject { |watch| watch.key == @stop.device || watch.kind == 'relay' }.map(&:label)
+          dead.reject { |watch| watch.key == @stop.device || watch.kind == 'relay' || dead_with_device.include?(watch.key) }.map(&:label)
+        end
+
+        # What a control unit switches is its own engine's, and borrows nothing.
+        def dead_with_device
+          @dead_with_device ||= begin
+            effects = @machine.blast.of(@circuit.item(@stop.device))
+            effects.select { |effect| effect.change == :dead }.map { |effect| effect.watch.key }
+          end
         end
 
         def spoken(item)

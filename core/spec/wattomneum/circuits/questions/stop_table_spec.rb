@@ -52,6 +52,14 @@ RSpec.describe Wattomneum::Circuits::Questions::StopTable do
     expect(found.will_not_stop.map(&:how).uniq).to eq(%w[stuck])
   end
 
+  # Handbook: a control unit stops with its main relay lost, and runs on with its contact welded.
+  it 'says of a control unit that a welded main relay runs on, and borrows nothing of what it switches itself' do
+    found = table(library('ecu_power'))
+    expect(found.will_not_stop.map { |row| [row.label, failing(row)] }).to eq([['K10 Main relay, contact 30 to 87 welded', %w[isolator_on]]])
+    expect(row(found, 'F10 Main relay contact').running).to be(false)
+    expect(found.borrowed).to eq([])
+  end
+
   # Handbook: pulled shut by volts, a lost feed runs on; vacuum shut-off, a lost hose runs on.
   it 'says of one that is pulled shut by volts that nothing stops it without its feed, ground, control or hose' do
     found = table(pulled_shut)

@@ -11,7 +11,7 @@ module Server
                     'refit' => [%i[stage spark], []], 'skipped' => [%i[asked words], []] },
         'plugs' => { 'begun' => [%i[order], %i[wasted]], 'run' => [%i[dead], []], 'plug' => [%i[cylinder state], []],
                      'figure' => [%i[figure value], %i[cylinder length_m]], 'change' => [%i[part], %i[cylinder words new_part]],
-                     'heat_range' => [%i[words], %i[cylinder]], 'shelf' => [%i[change], []] },
+                     'heat_range' => [%i[words], []], 'polarity' => [%i[reversed], []], 'shelf' => [%i[change], []] },
         'cap' => { 'wired' => [%i[order rotation first_at],
                                %i[intervals numbering towers weak wasted needs leads seen_first_at seen_mirrored]] },
         'sum' => { 'kept' => [%i[sum typed], []] }
@@ -42,6 +42,7 @@ module Server
         optional(:figure).value(:string, included_in?: ENGINE::Figures::KINDS.map(&:key))
         optional(:part).value(:string, included_in?: ENGINE::Plugs::Entry::PARTS.keys)
         optional(:new_part).value(:bool)
+        optional(:reversed).value(:bool)
         optional(:change).value(Types::Uuid)
         optional(:dead).value(:array, max_size?: MOST_CYLINDERS).each(:integer)
         optional(:order).value(Types::Text, :filled?, max_size?: 40)

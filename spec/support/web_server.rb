@@ -23,7 +23,7 @@ class WebServer
   def initialize(processes, environment)
     @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
     @log = Tempfile.new('puma')
-    given = { 'RUBYOPT' => Interpreted::RUBYOPT, 'PORT' => port.to_s, 'WEB_PROCESSES' => processes.to_s, 'APP_ENV' => 'test', 'OWNER_URL' => nil }
+    given = { 'PORT' => port.to_s, 'WEB_PROCESSES' => processes.to_s, 'APP_ENV' => 'test', 'OWNER_URL' => nil }
     @pid = Process.spawn(given.merge(environment.transform_keys(&:to_s)), 'bundle', 'exec', 'puma', '-C', 'server/puma.rb', %i[out err] => @log.path)
   end
 

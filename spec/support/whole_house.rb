@@ -23,8 +23,7 @@ class WholeHouse
     FileUtils.chmod(0o755, state) # the database's own user passes through
     @state = state
     @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
-    @environment = { 'RUBYOPT' => Interpreted::RUBYOPT, 'DATABASE_URL' => nil,
-                     'OWNER_URL' => nil, 'APP_ENV' => 'test', 'PORT' => port.to_s, 'STATE_DIR' => state,
+    @environment = { 'DATABASE_URL' => nil, 'OWNER_URL' => nil, 'APP_ENV' => 'test', 'PORT' => port.to_s, 'STATE_DIR' => state,
                      'TEST_ENV_NUMBER' => nil }.merge(environment.to_h { |name, value| [name.to_s, value&.to_s] })
   end
 

@@ -16,12 +16,14 @@ module Server
         end
 
         def call
-          { order: @plugs.order.to_s, wasted: @plugs.wasted, cylinders: @plugs.order.cylinders.sort.map { |one| cylinder(one) }, dead: @evidence.dead,
-            figures: figures, trials: @evidence.trials.all.map { |one| { verdict: one.verdict, words: one.words } }, to_shelf: to_shelf,
-            next_step: next_step, log: @plugs.rows.map { |row| @engine.line(row, words(row)) } }
+          { order: @plugs.order.to_s, wasted: @plugs.wasted, cylinders: @plugs.order.cylinders.sort.map { |one| cylinder(one) },
+            dead: @evidence.dead, figures: figures, heat_range: @evidence.heat_range, trials: trials, to_shelf: to_shelf, next_step: next_step,
+            log: @plugs.rows.map { |row| @engine.line(row, words(row)) } }
         end
 
         private
+
+        def trials = @evidence.trials.all.map { |one| { verdict: one.verdict, words: one.words } }
 
         def cylinder(number)
           state = @evidence.plugs[number]
@@ -30,7 +32,8 @@ module Server
         end
 
         def figures
-          @evidence.measured.map { |one| { label: figure_label(one), verdict: one.judged.verdict, words: one.judged.words } }
+          rows = @evidence.measured.map { |one| [figure_label(one), one.judged] } + [['Coil polarity', @evidence.polarity]].select(&:last)
+          rows.map { |label, judged| { label: label, verdict: judged.verdict, words: judged.words } }
         end
 
         def figure_label(one) = one.entry.cylinder ? "#{one.kind.label}, cylinder #{one.entry.cylinder}" : one.kind.label
@@ -52,6 +55,7 @@ module Server
           when 'plug' then "Plug of cylinder #{said[:cylinder]}: #{Wattomneum::Ignition::Plugs::Look::ALL.fetch(said[:state]).label.downcase}"
           when 'figure' then figure_words(said)
           when 'change' then "Changed: #{row.to_plugs({}).spoken}#{', new part' if said[:new_part]}"
+          when 'polarity' then "Coil #{said[:reversed] ? 'reversed' : 'the right way round'}"
           when 'heat_range' then "Heat range: #{said[:words]}"
           else 'Back to the shelf'
           end

@@ -150,6 +150,17 @@ RSpec.describe Server::Routes::Engines do
       expect([plugs['to_shelf'], plugs['next_step']['kind']]).to eq([[], 'done'])
     end
 
+    it 'keeps which way round the coil is, and the heat range as a choice' do
+      bench('begun', order: '1-3-4-2')
+      bench('polarity', reversed: true)
+      bench('heat_range', words: 'One hotter: it idles all night')
+      expect(plugs['figures']).to match([include('label' => 'Coil polarity', 'verdict' => 'act', 'words' => /15 to 30 %/)])
+      expect(plugs['heat_range']).to eq('One hotter: it idles all night')
+      bench('polarity', reversed: false)
+      expect(plugs['figures'].first).to include('verdict' => 'sound')
+      expect(plugs['log'].map { |line| line['words'] }.last).to eq('Coil the right way round')
+    end
+
     it 'refuses a cylinder it has not, a change that is none, a lead without a length, an order that repeats' do
       bench('begun', order: '1-3-3-2')
       expect([status, error['message']]).to match([422, /cylinder 3 stands in it twice/])

@@ -7,8 +7,13 @@ module Wattomneum
       # key; label; unit; cylinder: whether it belongs to one; per_m: whether it is judged by the metre; low, high: what such a figure means
       Kind = Struct.new(:key, :label, :unit, :cylinder, :per_m, :low, :high, keyword_init: true)
       KINDS = DataFile.load('ignition_figures').map { |row| Kind.new(**row.transform_keys(&:to_sym)).freeze }.freeze
-      # verdict: sound or act; words: with the limit; limits: ids
+      # verdict: sound or act; words: with the limit
       Judged = Struct.new(:verdict, :words, keyword_init: true)
+
+      # The plug's centre is negative; reversed costs 15 to 30 % of the voltage (handbook, from memory).
+      POLARITY = { false => Judged.new(verdict: 'sound', words: "the plug's centre is negative").freeze,
+                   true => Judged.new(verdict: 'act',
+                                      words: 'reversed, which costs 15 to 30 % of the voltage: change its two primary wires').freeze }.freeze
 
       # @param key [String]
       # @return [Kind]

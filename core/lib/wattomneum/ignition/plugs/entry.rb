@@ -7,10 +7,11 @@ module Wattomneum
       # One thing that was seen or done.
       #
       # kind: of KINDS; cylinder; state: key of a Look; figure: of Figures::KINDS, with value and length_m; part: of PARTS; new_part: whether it came
-      # from stock; words; dead: cylinders that did not fire in a run; change: place of a change whose part went back to the shelf; at: Time
-      class Entry < Struct.new(:kind, :cylinder, :state, :figure, :value, :length_m, :part, :new_part, :words, :dead, :change, :at,
+      # from stock; words; dead: cylinders that did not fire in a run; reversed: whether the coil is; change: place of a change whose part went
+      # back to the shelf; at: Time
+      class Entry < Struct.new(:kind, :cylinder, :state, :figure, :value, :length_m, :part, :new_part, :words, :dead, :reversed, :change, :at,
                                keyword_init: true)
-        KINDS = %w[run plug figure change heat_range shelf].freeze
+        KINDS = %w[run plug figure polarity change heat_range shelf].freeze
         # What is changed, and whether it serves one cylinder.
         PARTS = { 'plug' => true, 'plug_dried' => true, 'lead' => true, 'cap' => false, 'rotor' => false, 'points' => false, 'condenser' => false,
                   'coil' => false, 'ballast' => false, 'other' => false }.freeze

@@ -39,6 +39,12 @@ module Wattomneum
           end
         end
 
+        # @return [Figures::Judged, nil] of the coil, as it was seen last
+        def polarity = of('polarity').last&.then { |one| Figures::POLARITY.fetch(one.reversed) }
+
+        # @return [String, nil] heat range of the plugs as it was chosen last: hotter for light work; no verdict
+        def heat_range = of('heat_range').last&.words
+
         # @return [Array<Array(Integer, Entry)>] places and changes of new parts that made no difference and have not gone back to the shelf
         def to_shelf
           idle = trials.idle

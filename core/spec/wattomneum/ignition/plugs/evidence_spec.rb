@@ -71,6 +71,11 @@ RSpec.describe Wattomneum::Ignition::Plugs::Evidence do
     expect(evidence(*three_dead, change('plug', 3), change('cap'), run).trials.all.first.verdict).to eq('one_of')
   end
 
+  it 'keeps polarity and heat range, the last word of each' do
+    found = evidence(entry('polarity', reversed: true), entry('heat_range', words: 'hotter'), entry('polarity', reversed: false))
+    expect([found.polarity.verdict, found.heat_range, evidence.polarity, evidence.heat_range]).to eq(['sound', 'hotter', nil, nil])
+  end
+
   it 'says so where a change made another cylinder die' do
     expect(evidence(*three_dead, change('cap'), run(3, 4)).trials.all.first).to have_attributes(verdict: 'worse', lost: [4])
   end

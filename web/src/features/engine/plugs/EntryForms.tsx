@@ -151,3 +151,28 @@ export function ChangeForm({ engine, plugs }: Props) {
     </form>
   ) // prettier-ignore
 }
+
+const UNSAID = { words: '' }
+const NOTHING = {}
+
+/** Which way round the coil is, and the heat range that was chosen. */
+export function CoilAndHeat({ engine, plugs }: Props) {
+  const coil = useTell(engine, 'polarity', NOTHING)
+  const heat = useTell(engine, 'heat', UNSAID)
+  const say = (reversed: boolean) => {
+    void coil.tell({ craft: 'plugs', kind: 'polarity', reversed }, 'coil polarity')
+  }
+  return (
+    <div className="grid items-end gap-3 desk:grid-cols-3">
+      <div className="flex flex-wrap gap-2 desk:col-span-3">
+        <Button disabled={coil.isPending} onClick={() => { say(false) }}>Coil: plug’s centre negative</Button>
+        <Button disabled={coil.isPending} onClick={() => { say(true) }}>Coil reversed</Button>
+      </div>
+      <div className="desk:col-span-2">
+        <TextField label="Heat range, as chosen" help={plugs.heat_range ?? 'Hotter for light work'} value={heat.value.words} onText={(words) => { heat.change({ words }) }} />
+      </div>
+      <Button disabled={heat.isPending || heat.value.words.trim() === ''} onClick={() => { void heat.tell({ craft: 'plugs', kind: 'heat_range', words: heat.value.words }, 'heat range') }}>Keep it</Button>
+      <ErrorNote error={coil.error ?? heat.error} />
+    </div>
+  ) // prettier-ignore
+}

@@ -8,7 +8,7 @@ import { Log } from '../Log'
 import { NextThing } from '../NextThing'
 import { useTell } from '../useTell'
 import { CylinderRow } from './CylinderRow'
-import { ChangeForm, FigureForm, PlugForm } from './EntryForms'
+import { ChangeForm, CoilAndHeat, FigureForm, PlugForm } from './EntryForms'
 import { RunForm } from './RunForm'
 import { StepAnswer } from './StepAnswer'
 
@@ -164,6 +164,7 @@ export function PlugBench({ engine }: { engine: Engine }) {
               <PlugForm key={`plug${at}`} {...forms} />
               <FigureForm key={`figure${at}`} {...forms} />
               <ChangeForm key={`change${at}`} {...forms} />
+              <CoilAndHeat {...forms} />
             </div>
           </details>
         )}

@@ -11,7 +11,6 @@ class SpecProcesses < TurboTests::Runner
   KNOWN = 'spec/run_times.txt'
   MEASURED = 'var/run_times.txt'
   CORE = 'core/spec'
-  NICE = 10
 
   # @return [Integer] exit status
   def run
@@ -35,12 +34,12 @@ class SpecProcesses < TurboTests::Runner
 
   def started(files, number) = start_regular_subprocess(files, number, record_runtime: true)
 
-  # What only reckons gives way to what people would wait for, and fills the time in which that waits. Ruby's own compiler takes a third off it;
-  # what serves runs in the specs as it does for people, without.
+  # What only reckons fills the time in which browsers and killed processes are waited for. Ruby's own compiler takes a third off it; what serves
+  # runs in the specs as it does for people, without.
   def beside(files, number)
     before = ENV.fetch('RUBYOPT', nil)
     ENV['RUBYOPT'] = "#{before} --yjit" if system('ruby', '--yjit', '-e', '0', err: File::NULL)
-    started(files, number).tap { |process| Process.setpriority(Process::PRIO_PROCESS, process.pid, NICE) }
+    started(files, number)
   ensure
     ENV['RUBYOPT'] = before
   end

@@ -2,7 +2,7 @@
 
 # The application as people start it, and what happens to it.
 RSpec.describe 'The whole house' do
-  def kills = ENV.fetch('KILLS', 6).to_i
+  def kills = ENV.fetch('KILLS', 3).to_i
 
   def database(house) = house.environment_of(house.web_master).fetch('DATABASE_URL')
 

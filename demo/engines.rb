@@ -34,7 +34,7 @@ module Demo
 
     def tell(row)
       row.fetch('told').each_with_index do |said, index|
-        input = { id: SecureRandom.uuid, craft: row['craft'], **where(row), **symbols(said) }
+        input = { id: SecureRandom.uuid, craft: row['craft'], **where(row), **symbols(row, said) }
         checked = Server::Contracts.check(Server::Contracts::NewEngineEntry.new, JSON.parse(JSON.generate(input)))
         entry = MODELS::EngineEntry.tell(Server::Queries::Engine.new(unit(row)), checked, by: @people.fetch('electrician'))
         entry.update(at: @now - (row['days'] * DAY) + (index * HOUR))
@@ -49,7 +49,11 @@ module Demo
       { sheet: about.id, device: sheet.part(sheet.stops.first.device).uuid }
     end
 
-    def symbols(said) = said.transform_keys(&:to_sym)
+    # Branches are named by the number of their wire.
+    def symbols(row, said)
+      told = said.transform_keys(&:to_sym)
+      told.key?(:branch) ? { **told, branch: fitted(row).version.to_core.wire(told[:branch]).uuid } : told
+    end
 
     def answer(row)
       about = fitted(row)

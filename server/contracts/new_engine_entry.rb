@@ -47,7 +47,7 @@ module Server
         optional(:dead).value(:array, max_size?: MOST_CYLINDERS).each(:integer)
         optional(:order).value(Types::Text, :filled?, max_size?: 40)
         optional(:wasted).value(:bool)
-        optional(:rotation).value(:string, included_in?: [*ENGINE::TowerMap::ROTATIONS, 'not known'])
+        optional(:rotation).value(:string, included_in?: ENGINE::Cap::ROTATIONS)
         optional(:first_at).value(Types::Number, gteq?: 0, lteq?: 12)
         optional(:seen_first_at).maybe(Types::Number, gteq?: 0, lteq?: 12)
         optional(:seen_mirrored).value(:bool)

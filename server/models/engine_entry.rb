@@ -37,8 +37,8 @@ module Server
 
       # @!visibility private
       def self.watch(unit, input, by)
-        Notice.create(id: SecureRandom.uuid, unit_id: unit.id, what: 'No spark, and it came back by itself', severity: 'watch', person_id: by.id,
-                      suspects: input[:words], until: (Time.now.utc + (WATCH_DAYS * DAY_SECONDS)).to_date)
+        Notice.once('watch', 'No spark, and it came back by itself', unit_id: unit.id, by: by, suspects: input[:words],
+                                                                     until: (Time.now.utc + (WATCH_DAYS * DAY_SECONDS)).to_date)
       end
       private_class_method :watch
 
@@ -54,6 +54,18 @@ module Server
 
       # @return [Wattomneum::Ignition::Kill::Entry]
       def to_kill = Wattomneum::Ignition::Kill::Entry.new(kind: kind, at: at, **plain.slice(:branch, :spark, :ohm, :stage, :words, :asked))
+
+      # @return [Wattomneum::Ignition::Cap]
+      def to_cap = self.class.cap(plain)
+
+      # @param said [Hash{Symbol => Object}] as it was told
+      # @return [Wattomneum::Ignition::Cap]
+      # @raise [Wattomneum::InvalidQuantityError]
+      def self.cap(said)
+        cylinders = said.slice(:towers, :weak).compact.transform_values { |list| list.map(&:round) }
+        given = said.slice(:order, :rotation, :first_at, :intervals, :wasted, :needs, :leads, :seen_first_at, :seen_mirrored).compact
+        Wattomneum::Ignition::Cap.new(**given, **cylinders)
+      end
 
       # @param places [Hash{String => Integer}] id of an entry to its place in the list
       # @return [Wattomneum::Ignition::Plugs::Entry]

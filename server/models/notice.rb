@@ -16,6 +16,18 @@ module Server
         def watched = standing.where(severity: 'watch')
       end
 
+      # What the program itself notices: noticed once more while it stands, it stands once.
+      #
+      # @param severity [String] of SEVERITIES
+      # @param what [String]
+      # @param unit_id [String]
+      # @param by [Account]
+      # @return [Notice]
+      def self.once(severity, what, unit_id:, by:, **more)
+        about = { unit_id: unit_id, what: what, severity: severity }
+        standing.first(about) || create(id: SecureRandom.uuid, **about, person_id: by.id, **more)
+      end
+
       # @return [Boolean]
       def holds? = severity == 'holds'
 

@@ -20,16 +20,21 @@ module Server
       def self.give(fitted, table, input, by:)
         said = { words: input[:words], sheet_id: fitted.sheet_id, device_uuid: input[:device], findings_digest: digest(table), person_id: by.id,
                  at: Time.now.utc }
-        alike(fitted, table).each { |unit_id| create(id: SecureRandom.uuid, unit_id: unit_id, **said) } if input[:alike]
+        if input[:alike]
+          dataset.multi_insert(alike(fitted, input[:device], table).select_map(:unit_id).uniq.map do |id|
+            { id: SecureRandom.uuid, unit_id: id, **said }
+          end)
+        end
         create(id: input[:id], unit_id: fitted.unit_id, **said)
       end
 
       # @param fitted [UnitSheet]
+      # @param device [String] UUID of what decides
       # @param table [Wattomneum::Circuits::Questions::StopTable]
-      # @return [Array<String>] other units with this sheet and the same faults that nobody has answered
-      def self.alike(fitted, table)
-        StopFinding.unanswered.where(sheet_id: fitted.sheet_id,
-                                     findings_digest: digest(table)).exclude(unit_id: fitted.unit_id).select_map(:unit_id).uniq
+      # @return [Sequel::Dataset] findings of other units with this sheet and the same faults that nobody has answered
+      def self.alike(fitted, device, table)
+        same = { sheet_id: fitted.sheet_id, device_uuid: device, findings_digest: digest(table) }
+        StopFinding.unanswered.where(same).exclude(unit_id: fitted.unit_id)
       end
 
       # @param table [Wattomneum::Circuits::Questions::StopTable]

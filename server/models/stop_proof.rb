@@ -26,17 +26,9 @@ module Server
       def self.tell(fitted, asked, input, by:)
         about = { **fitted.values.slice(:unit_id, :sheet_id), device_uuid: input[:device], asked_key: asked.key, asked_label: asked.label }
         proof = create(**input.slice(:id, :outcome, :seconds), **about, person_id: by.id, at: Time.now.utc)
-        hold(fitted.unit_id, "Does not stop: #{asked.label}", by) if proof.outcome == 'ran_on'
+        Notice.once('holds', "Does not stop: #{asked.label}", unit_id: fitted.unit_id, by: by) if proof.outcome == 'ran_on'
         proof
       end
-
-      # Tried once more, it is held for the same.
-      def self.hold(unit_id, what, by)
-        return if Notice.holding.where(unit_id: unit_id, what: what).any?
-
-        Notice.create(id: SecureRandom.uuid, unit_id: unit_id, what: what, severity: 'holds', person_id: by.id)
-      end
-      private_class_method :hold
     end
   end
 end

@@ -41,7 +41,7 @@ module Server
 
       private
 
-      def cap = @engine.cap && Cap.new(@engine.cap.said.to_h).call.merge(line(@engine.cap, 'Cap'))
+      def cap = @engine.cap && Cap.call(@engine.cap).merge(line(@engine.cap, 'Cap'))
 
       # A sum that is refused by the limits of now says so.
       def kept(row)

@@ -11,6 +11,9 @@ module Server
         @read = read
       end
 
+      # @return [Wattomneum::Limits::Table]
+      def limits = @limits ||= FleetRules.new.limits
+
       # @return [Hash{String => Wattomneum::Circuits::Questions::StopTable}] by the UUID of what decides
       def tables = @read.machine.stop_tables
 
@@ -30,7 +33,7 @@ module Server
 
       # @param device [String] UUID
       # @return [Integer] other units with the same faults that nobody has answered
-      def alike(device) = @read.fitted ? Models::StopAnswer.alike(@read.fitted, table(device)).size : 0
+      def alike(device) = @read.fitted ? Models::StopAnswer.alike(@read.fitted, device, table(device)).count : 0
 
       # @return [Hash{Integer => String}] names of those who tried and answered
       def names = @names ||= Models::Account.where(id: proofs.select(:person_id).union(answers.select(:person_id))).select_hash(:id, :name)

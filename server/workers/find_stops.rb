@@ -7,7 +7,10 @@ module Server
       # @param fitted_id [String] of Models::UnitSheet
       def run(fitted_id)
         fitted = Models::UnitSheet.where(id: fitted_id).eager(:unit, version: :sheet).first
-        Models::StopFinding.work_out(fitted) if fitted&.during&.end.nil? && fitted
+        Models::StopFinding.work_out(fitted) if fitted && fitted.during.end.nil?
+      rescue Wattomneum::Error => e
+        # Trying it again would not make it smaller, or readable.
+        warn "stops of sheet #{fitted_id}: #{e.message}"
       end
     end
   end

@@ -5,9 +5,6 @@ module Server
     class EngineEntry < Sequel::Model(:engine_entry)
       # What was said, made of what was typed, and held against the engine it is about.
       class Said
-        OVER_RANGE_OHM = 1e9
-        private_constant :OVER_RANGE_OHM
-
         # @param engine [Queries::Engine]
         # @param input [Hash] of Contracts::NewEngineEntry
         def initialize(engine, input)
@@ -32,7 +29,7 @@ module Server
           case @input[:craft]
           when 'kill' then check_kill
           when 'plugs' then check_plugs
-          when 'cap' then Presenters::Engine::Cap.new(@input.transform_keys(&:to_s)).check
+          when 'cap' then EngineEntry.cap(@input)
           when 'sum' then Wattomneum::Sums::Calculator.call(Wattomneum::Sums::Catalogue.fetch(@input[:sum]), @input[:typed].transform_keys(&:to_s),
                                                             limits: @engine.limits)
           end
@@ -73,8 +70,8 @@ module Server
         end
 
         def ohms(text)
-          entry = Wattomneum::Quantities::Entry.new(text: text.sub(/([kM])\z/, '\\1ohm'), quantity: 'resistance')
-          return OVER_RANGE_OHM if entry.overload?
+          entry = Wattomneum::Quantities::Entry.new(text: text, quantity: 'resistance')
+          return KILL::OVER_RANGE_OHM if entry.overload?
 
           entry.value.negative? ? refuse('ohm', 'no resistance is below 0') : entry.value
         end

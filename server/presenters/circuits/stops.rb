@@ -27,7 +27,13 @@ module Server
         def way(device, asked, table)
           trial = @stops.trials[[device, asked.key]]
           { key: asked.key, label: asked.label, stops: table.sound.stops.fetch(asked.key),
-            trial: trial && { outcome: trial.outcome, seconds: trial.seconds, person: @stops.names[trial.person_id], at: trial.at.iso8601 } }
+            trial: trial && tried(trial) }
+        end
+
+        def tried(row)
+          judged = Wattomneum::Stopping::Trial.new(row.outcome, row.seconds, limits: @stops.limits)
+          { outcome: row.outcome, seconds: row.seconds, verdict: judged.verdict, words: judged.words, person: @stops.names[row.person_id],
+            at: row.at.iso8601 }
         end
 
         # fails: ways of asking that no longer stop it.

@@ -29,7 +29,7 @@ module Server
 
         def branch(one)
           ohm = @search.ohm(one)
-          { key: one.key, label: one.label, wire: one.wire, asked: one.asked, state: state(one), ohm: ohm && spoken(ohm) }
+          { key: one.key, number: one.number, label: one.label, wire: one.wire, asked: one.asked, state: state(one), ohm: ohm && spoken(ohm) }
         end
 
         def state(one)
@@ -50,7 +50,7 @@ module Server
           { **step.to_h.slice(:kind, :branch, :stage, :asked, :words), expect: step.expect, cautions: Engine.cautions(step.cautions) }
         end
 
-        def spoken(ohm) = ohm >= 1e9 ? 'OL' : Wattomneum::Quantities::Figure.ohm(ohm)
+        def spoken(ohm) = ohm >= ENTRY::OVER_RANGE_OHM ? 'OL' : Wattomneum::Quantities::Figure.ohm(ohm)
 
         def words(row)
           said = row.plain
@@ -69,7 +69,7 @@ module Server
         end
 
         def name(key)
-          { ENTRY::LEAD => 'Lead to the stud', ENTRY::UNIT => 'Ignition unit' }.fetch(key) { @search.all.find { |one| one.key == key }&.label || "Wire #{key}" }
+          { ENTRY::LEAD => 'Lead to the stud', ENTRY::UNIT => 'Ignition unit' }.fetch(key) { @search.all.find { |one| one.key == key }&.label || 'A branch that is gone' }
         end
 
         def asked(key) = @search.interlocks.find { |one| one.key == key }&.label || key

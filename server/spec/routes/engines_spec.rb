@@ -19,6 +19,8 @@ RSpec.describe Server::Routes::Engines do
     let(:device) { fitted.version.to_core.part('L9').uuid }
 
     def no_spark = open_job(unit, symptom: { work: 'auxiliary_load', part: 'L9', situation: 'idle', seen: 'dead' })['id']
+    def key(number) = kill['branches'].find { |one| one['number'] == number }['key']
+    def number(key) = kill['branches'].find { |one| one['key'] == key }&.fetch('number')
     def kill = engine['kill'].first
     def bench(kind, **entry) = say(craft: 'kill', kind: kind, sheet: fitted.id, device: device, **entry)
 
@@ -30,9 +32,9 @@ RSpec.describe Server::Routes::Engines do
     def answer(step, grounded)
       case step['kind']
       when 'lead_off', 'all_off' then bench(step['kind'], spark: true)
-      when 'branch_on' then bench('branch_on', branch: step['branch'], spark: !grounded.include?(step['branch']))
+      when 'branch_on' then bench('branch_on', branch: step['branch'], spark: !grounded.include?(number(step['branch'])))
       when 'branch_ohm' then bench('branch_ohm', branch: step['branch'], ohm: '2.5')
-      when 'mended' then grounded.delete(step['branch']) && bench('mended', branch: step['branch'], words: 'Sleeve renewed')
+      when 'mended' then grounded.delete(number(step['branch'])) && bench('mended', branch: step['branch'], words: 'Sleeve renewed')
       when 'refit' then bench('refit', stage: step['stage'], spark: true)
       else prove(step['asked'])
       end
@@ -78,12 +80,27 @@ RSpec.describe Server::Routes::Engines do
       end).to eq([['watch', 'Door switch left sticks']])
     end
 
+    it 'goes on with what was seen when the sheet gets another version with other numbers' do
+      bench('lead_off', spark: true)
+      bench('all_off', spark: true)
+      bench('branch_on', branch: key('8'), spark: false)
+      renumbered = Server::Models::Sheet.bring_in(fitted.version.content.gsub(/number: '?8'?$/, "number: '80'"))
+      Server::Models::UnitSheet.fit(unit, renumbered, at: Time.now.utc)
+      expect(kill['branches'].map { |one| one.values_at('number', 'state') }).to include(%w[80 grounds])
+      expect(kill['log'].last['words']).to eq('Door switch left onto the stud: no spark')
+    end
+
+    it 'notices once what let go by itself, however often it is told' do
+      2.times { bench('watched', words: 'Damp dust') }
+      expect(read("/api/units/#{unit.id}")['notices'].size).to eq(1)
+    end
+
     it 'keeps ohms as people type them' do
-      bench('branch_ohm', branch: '8', ohm: 'OL')
+      bench('branch_ohm', branch: key('8'), ohm: 'OL')
       expect(kill['log'].last['words']).to eq('Door switch left to the block: OL')
-      bench('branch_ohm', branch: '8', ohm: '3,2 M')
+      bench('branch_ohm', branch: key('8'), ohm: '3,2 M')
       expect(kill['log'].last['words']).to eq('Door switch left to the block: 3.2 Mohm')
-      bench('branch_ohm', branch: '8', ohm: 'some')
+      bench('branch_ohm', branch: key('8'), ohm: 'some')
       expect(status).to eq(422)
     end
 
@@ -202,6 +219,17 @@ RSpec.describe Server::Routes::Engines do
       expect(engine['cap']).to include('both_ways' => false, 'reversed' => '1-2-4-3', 'changes' => ['change the leads of 3 and 4'])
     end
 
+    # A form that began with less would draw another cap the next time.
+    it 'tells again what it was drawn from, so that it can be drawn again' do
+      drawn = { order: '1-2', rotation: 'clockwise', first_at: 12, intervals: [90, 270], seen_first_at: 6, seen_mirrored: true, weak: [1, 2],
+                wasted: false, needs: [30, 40], leads: [45, 35] }
+      wire(**drawn)
+      expect(engine['cap'].transform_keys(&:to_sym)).to include(drawn)
+      expect(hours(engine['cap']['maps'].first)).to eq(1 => 12, 2 => 3)
+      wire(**engine['cap'].transform_keys(&:to_sym).slice(*drawn.keys))
+      expect(hours(engine['cap']['maps'].first)).to eq(1 => 12, 2 => 3)
+    end
+
     it 'refuses five towers for four cylinders, and keeps the last good one' do
       wire
       wire(towers: [1, 3, 4, 2, 5])
@@ -209,6 +237,56 @@ RSpec.describe Server::Routes::Engines do
       wire(needs: [60, 45, 30, 38], leads: [10, 10, 10, 10])
       expect(error['message']).to include('None of these leads reaches cylinder 1')
       expect(engine['cap']['present']).to be_nil
+    end
+  end
+
+  describe 'what nobody would send, and what the network does' do
+    let(:entry) { { id: SecureRandom.uuid, craft: 'plugs', kind: 'begun', order: '1-3-4-2' } }
+    let(:path) { "/api/units/#{unit.id}/engine-entries" }
+
+    def rows = Server::Models::EngineEntry.where(unit_id: unit.id)
+
+    it 'keeps one entry where the reply was lost and it is sent again, and refuses another body under the same id' do
+      2.times { write(:post, path, entry, request_id: entry[:id]) }
+      expect([status, rows.count]).to eq([201, 1])
+      write(:post, path, entry.merge(order: '1-2-4-3'), request_id: entry[:id])
+      expect([status, rows.count]).to eq([409, 1])
+    end
+
+    it 'strikes an entry once, with a reason, by whoever may take readings' do
+      write(:post, path, entry)
+      strike = "/api/engine-entries/#{entry[:id]}/strike"
+      write(:post, strike, { reason: '' })
+      expect(status).to eq(422)
+      2.times { |index| write(:post, strike, { reason: "Reason #{index}" }) }
+      expect([status, rows.select_map(:struck_because)]).to eq([200, ['Reason 0']])
+      write(:post, "/api/engine-entries/#{SecureRandom.uuid}/strike", { reason: 'x' })
+      expect(status).to eq(404)
+    end
+
+    it 'is seen by a reader, and told by nobody who may not' do
+      %w[reader driver].each do |role|
+        sign_in_as(role)
+        expect(engine['unit']['number']).to eq(unit.number)
+        write(:post, path, entry.merge(id: SecureRandom.uuid))
+        expect(status).to eq(403)
+      end
+      expect(rows.count).to eq(0)
+    end
+
+    it 'knows no unit that is not there, and nothing of another unit' do
+      write(:post, "/api/units/#{SecureRandom.uuid}/engine-entries", entry)
+      expect(status).to eq(404)
+      other = a_unit(arrangement: 'single', battery_count: 1)
+      foreign = fitting('magneto_kill', on: other)
+      say(craft: 'kill', kind: 'begun', sheet: foreign.id, device: foreign.version.to_core.part('L9').uuid)
+      expect([status, rows.count]).to eq([404, 0])
+    end
+
+    it 'keeps one row in the audit for each entry, and for its strike' do
+      write(:post, path, entry)
+      write(:post, "/api/engine-entries/#{entry[:id]}/strike", { reason: 'Other engine' })
+      expect(Server::DB[:audit].where(table_name: 'engine_entry', row_id: entry[:id]).order(:id).select_map(:action)).to eq(%w[insert update])
     end
   end
 

@@ -35,6 +35,9 @@ RSpec.describe Server::Routes::Stops do
     expect(status).to eq(201)
     expect(way('S5')['trial']).to include('outcome' => 'stopped', 'seconds' => 2.5, 'person' => 'Spec electrician')
     expect(way('S6')['trial']).to be_nil
+    expect(way('S5')['trial']).to include('verdict' => 'sound', 'words' => nil)
+    prove('S5', 'stopped', seconds: 7.0)
+    expect(way('S5')['trial']).to include('verdict' => 'watch', 'words' => /5 s at most/)
     expect(read("/api/units/#{unit.id}")['notices']).to eq([])
   end
 

@@ -7,7 +7,7 @@ module Wattomneum
       # What stands for a plain sign, from longer to shorter. Ω and µ exist twice in Unicode.
       SIGNS = { '℃' => 'degC', '°C' => 'degC', '° C' => 'degC', '℉' => 'degF', '°F' => 'degF', "\u03A9" => 'ohm', "\u2126" => 'ohm',
                 "\u00B5" => 'u', "\u03BC" => 'u', '²' => '2', '−' => '-', "\u00A0" => ' ', "\u202F" => ' ' }.freeze
-      SHORT = { 'C' => 'degC', 'F' => 'degF' }.freeze
+      SHORT = { 'C' => 'degC', 'F' => 'degF', 'k' => 'kohm', 'M' => 'Mohm' }.freeze
       SPLIT = /\A([+-]?\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?)\s*(mm2|[a-zA-Z%]+(?: pp| AC)?)?\z/
       private_constant :SIGNS, :SHORT, :SPLIT
 

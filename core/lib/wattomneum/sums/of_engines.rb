@@ -4,7 +4,7 @@ module Wattomneum
   module Sums
     # Sums of the spark: each public method is one of core/data/sums.yml, its inputs as keywords.
     module OfEngines
-      NOT_KNOWN = 'not known'
+      NOT_KNOWN = Ignition::Cap::NOT_KNOWN
       private_constant :NOT_KNOWN
 
       # @return [Calculator::Answer]

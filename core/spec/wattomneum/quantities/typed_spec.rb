@@ -5,6 +5,7 @@ RSpec.describe Wattomneum::Quantities::Typed do
 
   it 'reads units as people write them and their plain forms alike' do
     { ['300 mΩ', 'resistance'] => 0.3, ['300 mohm', 'resistance'] => 0.3, ["4,7k\u2126", 'resistance'] => 4700.0, ['1.5MΩ', 'resistance'] => 1.5e6,
+      ['12 k', 'resistance'] => 12_000.0, ['3,2M', 'resistance'] => 3.2e6,
       ['−0,3', 'voltage'] => -0.3, ['-300 mV', 'voltage'] => -0.3, ["12.6\u00A0V", 'voltage'] => 12.6, ['20 °C', 'temperature'] => 20.0,
       %w[20C temperature] => 20.0, ['50 °F', 'temperature'] => 10.0 }.each do |(text, quantity), expected|
       expect(value(text, quantity)).to be_within(1e-9).of(expected), text
@@ -19,6 +20,7 @@ RSpec.describe Wattomneum::Quantities::Typed do
 
   it 'refuses a unit of another quantity, and text' do
     expect { value('12 A', 'voltage') }.to raise_error(Wattomneum::InvalidQuantityError, /A is no unit for this reading; use V, mV/)
+    expect { value('12 k', 'voltage') }.to raise_error(Wattomneum::InvalidQuantityError, /no unit for this reading/)
     ['about 12', '12 V or so 3', 'V', '--3', '1 2'].each { |text| expect { value(text, 'voltage') }.to raise_error(Wattomneum::InvalidQuantityError) }
   end
 

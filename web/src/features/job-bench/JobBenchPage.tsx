@@ -96,9 +96,14 @@ function Bench({ job }: { job: JobBench }) {
     <Panel of="circuit" tab={tab}>
       {loop && <LoopDrawing loop={loop} />}
       {path}
-      <Link to={`/jobs/${job.id}/drawing`} className="min-h-12 self-start py-3">
-        On the drawing
-      </Link>
+      <p className="flex flex-wrap gap-x-6">
+        <Link to={`/jobs/${job.id}/drawing`} className="min-h-12 py-3">
+          On the drawing
+        </Link>
+        <Link to={`/units/${job.unit.id}/engine`} className="min-h-12 py-3">
+          Spark and kept figures
+        </Link>
+      </p>
     </Panel>
   )
 

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { useLocation } from 'react-router'
 import { Field } from '../../shared/ui/Field'
 import { mayBeBelowZero, TurnSign } from '../../shared/ui/TurnSign'
 import { useDraft } from '../../shared/drafts/useDraft'
@@ -62,7 +63,9 @@ const MANY = 6
 /** One calculator: figures in, the answer as the largest thing beside them, its formula and source under it. */
 export function OneSum({ sum }: { sum: Sum }) {
   const defaults: Typed = Object.fromEntries(sum.inputs.map((input) => [input.key, input.default]))
-  const [typed, keep] = useDraft<Typed>(`sum:${sum.key}`, defaults)
+  // One that is kept on a unit begins with its own figures.
+  const kept = useLocation().state as { kept: string; typed: Typed } | null
+  const [typed, keep] = useDraft<Typed>(`sum:${sum.key}${kept ? `:${kept.kept}` : ''}`, { ...defaults, ...kept?.typed })
   const { data, error } = useQuery(worked(sum.key, typed))
   const refused = error as HttpError | null
   const atField = (key: string) => refused?.fields[key]?.[0]

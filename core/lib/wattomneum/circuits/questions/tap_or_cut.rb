@@ -72,9 +72,8 @@ module Wattomneum
         end
 
         def heard_without(wire)
-          left = @sheet.with_wires_only(@sheet.wires.reject { |one| one.uuid == wire.uuid })
-          from = @sources.map(&:node)
-          from.flat_map { |source| Trace.new(left).pin(source).ends.map(&:node) }.to_set
+          left = Trace.new(@sheet.with_wires_only(@net.runs.map(&:wire).reject { |one| one.uuid == wire.uuid }))
+          @sources.flat_map { |source| left.pin(source.node).ends.map(&:node) }.to_set
         end
       end
     end

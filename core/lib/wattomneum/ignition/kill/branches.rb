@@ -6,11 +6,11 @@ module Wattomneum
     module Kill
       # What hangs on the common stud of a kill circuit, read off its sheet: the lead to the ignition unit, and each branch to ground.
       class Branches
-        # key: number of its wire at the stud; wire: its label; parts: what lies in it, from the stud on; switches: those of them that ground it
-        # on purpose; asked: keys of the ways to ask for a stop that close one of those
-        Branch = Struct.new(:key, :wire, :parts, :switches, :asked, keyword_init: true) do
+        # key: UUID of its wire at the stud, whatever number it has; number; wire: its label; parts: what lies in it, from the stud on;
+        # switches: those of them that ground it on purpose; asked: keys of the ways to ask for a stop that close one of those
+        Branch = Struct.new(:key, :number, :wire, :parts, :switches, :asked, keyword_init: true) do
           # @return [String] what people call it
-          def label = switches.any? ? switches.map(&:label).join(', ') : "wire #{key}"
+          def label = switches.any? ? switches.map(&:label).join(', ') : "wire #{number}"
         end
 
         # @return [Array<Branch>] in the order of the sheet
@@ -42,7 +42,8 @@ module Wattomneum
         def branch(wire)
           parts = beyond(wire).map { |id| @sheet.part(id) }
           switches = parts.grep(Circuits::Parts::Switch)
-          Branch.new(key: wire.number, wire: "wire #{wire.number}#{", #{wire.colour}" if wire.colour}", parts: parts, switches: switches,
+          spoken = ["wire #{wire.number}", *wire.colour].join(', ')
+          Branch.new(key: wire.uuid, number: wire.number, wire: spoken, parts: parts, switches: switches,
                      asked: @stop.asked_in.select { |state| switches.any? { |one| closed?(one, state) } })
         end
 

@@ -11,6 +11,8 @@ module Wattomneum
         # The lead off the ignition unit, all branches off the stud, one branch back on it, one branch by ohms, something mended, a cause put on
         # watch, put together again up to a stage, a stop that nobody tries.
         KINDS = %w[lead_off all_off branch_on branch_ohm mended watched refit skipped].freeze
+        # Ohms that stand for OL.
+        OVER_RANGE_OHM = 1e9
         # What is mended that is no branch: the lead between ignition unit and stud, or what makes the spark.
         LEAD = 'lead'
         UNIT = 'unit'

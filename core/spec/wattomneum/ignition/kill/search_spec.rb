@@ -48,6 +48,8 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
   let(:branches) { Wattomneum::Ignition::Kill::Branches.new(sheet, stop) }
   let(:asked) { Wattomneum::Circuits::Questions::StopTable.new(Wattomneum::Circuits::Machine.new(sheet), stop).asked }
 
+  def key(number) = branches.all.find { |one| one.number == number }.key
+  def number(key) = branches.find(key)&.number || key
   def entry(**about) = Wattomneum::Ignition::Kill::Entry.new(at: Time.at(about.delete(:second) || 0), **about)
   def search(entries, trials = {}) = described_class.new(branches, asked: asked, entries: entries, trials: trials)
 
@@ -72,8 +74,8 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
   def answer(step, found, bench, mended, second)
     about = step.to_h.slice(:kind, :branch, :stage).merge(second: second)
     case step.kind
-    when 'mended' then mended << step.branch and bench.mend(*wires_of(step.branch)) and entry(**about, words: 'made anew')
-    when 'branch_ohm' then entry(**about, ohm: bench.ohm(step.branch))
+    when 'mended' then mended << number(step.branch) and bench.mend(*wires_of(number(step.branch))) and entry(**about, words: 'made anew')
+    when 'branch_ohm' then entry(**about, ohm: bench.ohm(number(step.branch)))
     when 'watched' then entry(**about, words: 'door switch')
     else entry(**about, spark: bench.spark?(off(step, found)))
     end
@@ -84,21 +86,21 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
   def off(step, found)
     case step.kind
     when 'lead_off' then ['1']
-    when 'all_off' then branches.all.map(&:key)
-    when 'branch_on' then branches.all.map(&:key) - found.on.map(&:key) - [step.branch]
+    when 'all_off' then branches.all.map(&:number)
+    when 'branch_on' then branches.all.map(&:number) - found.on.map(&:number) - [number(step.branch)]
     else []
     end
   end
 
   it 'reads the branches off the circuit, with what grounds them on purpose' do
-    expect(branches.all.to_h { |one| [one.key, one.asked] }).to eq('6' => %w[key_off], '8' => %w[door_left], '10' => %w[door_right],
-                                                                   '12' => %w[emergency_stop], '14' => %w[oil_low])
+    expect(branches.all.to_h { |one| [one.number, one.asked] }).to eq('6' => %w[key_off], '8' => %w[door_left], '10' => %w[door_right],
+                                                                      '12' => %w[emergency_stop], '14' => %w[oil_low])
     expect(branches.lead).to eq(['5'])
   end
 
   # Every set of up to three grounded branches, two at once among them: followed blindly, exactly those are mended.
   it 'finds every branch that grounds, whichever they are, and mends no other' do
-    keys = branches.all.map(&:key)
+    keys = branches.all.map(&:number)
     sets = (1..3).flat_map { |count| keys.combination(count).to_a }
     sets.each do |grounded|
       mended, ended = follow(KillBench.new(sheet, grounded: grounded))
@@ -134,18 +136,20 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
   it 'keeps a branch suspect that grounded and is sound by ohms' do
     seen = [entry(kind: 'lead_off', spark: true), entry(kind: 'all_off', spark: true),
             *branches.all.map do |one|
-              entry(kind: 'branch_on', branch: one.key, spark: one.key != '10')
-            end, entry(kind: 'branch_ohm', branch: '10', ohm: 8e6)]
-    expect(search(seen)).to be_comes_and_goes(branches.find('10'))
-    again = [*seen, entry(kind: 'mended', branch: '10', words: 'moved it'), entry(kind: 'branch_on', branch: '10', spark: true)]
+              entry(kind: 'branch_on', branch: one.key, spark: one.number != '10')
+            end, entry(kind: 'branch_ohm', branch: key('10'), ohm: 8e6)]
+    expect(search(seen)).to be_comes_and_goes(branches.find(key('10')))
+    again = [*seen, entry(kind: 'mended', branch: key('10'), words: 'moved it'), entry(kind: 'branch_on', branch: key('10'), spark: true)]
     expect(search(again).next_step.kind).to eq('watched')
   end
 
   context 'with all branches on and the spark back' do
     let(:mended) do
       [entry(kind: 'lead_off', spark: true), entry(kind: 'all_off', spark: true),
-       *branches.all.map { |one| entry(kind: 'branch_on', branch: one.key, spark: one.key != '8') }, entry(kind: 'branch_ohm', branch: '8', ohm: 3.0),
-       entry(kind: 'mended', branch: '8', words: 'sleeve'), entry(kind: 'branch_on', branch: '8', spark: true)]
+       *branches.all.map do |one|
+         entry(kind: 'branch_on', branch: one.key, spark: one.number != '8')
+       end, entry(kind: 'branch_ohm', branch: key('8'), ohm: 3.0),
+       entry(kind: 'mended', branch: key('8'), words: 'sleeve'), entry(kind: 'branch_on', branch: key('8'), spark: true)]
     end
 
     def together = mended + %w[stud plugs covers].map { |stage| entry(kind: 'refit', stage: stage, spark: true, second: 100) }
@@ -153,7 +157,7 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
     it 'tries every branch anew where putting together takes the spark away' do
       found = search([*mended, entry(kind: 'refit', stage: 'stud', spark: true), entry(kind: 'refit', stage: 'plugs', spark: false)])
       expect(found.lost_at).to eq('plugs')
-      expect(found.next_step.to_h).to include(kind: 'branch_on', branch: '6')
+      expect(found.next_step.to_h).to include(kind: 'branch_on', branch: key('6'))
       expect(found.untried.size).to eq(5)
     end
 
@@ -169,6 +173,25 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
       expect(skipped).not_to be_proved
       expect(skipped.next_step.words).to include('Not proved to stop it', 'key is broken off')
     end
+  end
+
+  # A caution stands at the step where somebody could be hurt, and each names one that there is.
+  it 'warns at every step with a lead in hand of battery volts, at every spark of the tester, at every trial of running on' do
+    seen = { 'lead_off' => [[], {}], 'all_off' => [[entry(kind: 'lead_off', spark: true)], {}] }
+    off = [entry(kind: 'lead_off', spark: true), entry(kind: 'all_off', spark: true)]
+    on = branches.all.map { |one| entry(kind: 'branch_on', branch: one.key, spark: true) }
+    seen['branch_on'] = [off, {}]
+    seen['branch_ohm'] = [[*off, *on.drop(1), entry(kind: 'branch_on', branch: key('6'), spark: false)], {}]
+    seen['refit'] = [[*off, *on, entry(kind: 'watched', words: 'x')], {}]
+    seen['prove'] = [seen['refit'].first + %w[stud plugs covers].map { |stage| entry(kind: 'refit', stage: stage, spark: true) }, {}]
+    seen.each do |kind, (entries, trials)|
+      step = search(entries, trials).next_step
+      expect(step.kind).to eq(kind)
+      expect { Wattomneum::Safety::Cautions.fetch_all(step.cautions) }.not_to raise_error
+      expect(step.cautions).to include('kill_lead') if %w[lead_off all_off branch_on branch_ohm].include?(kind)
+      expect(step.cautions).to include('spark_test') if %w[lead_off all_off branch_on refit].include?(kind)
+    end
+    expect(search(*seen['prove']).next_step.cautions).to eq(['try_stop'])
   end
 
   it 'wants a stud' do

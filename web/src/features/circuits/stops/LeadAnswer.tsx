@@ -3,6 +3,7 @@ import { answerStop, type Stop, type Stops } from '../../../shared/api/stops'
 import { HERE, spokenTime } from '../../../shared/quantities/when'
 import { useMay } from '../../../shared/session/session'
 import { Button } from '../../../shared/ui/Button'
+import { Tick } from '../../../shared/ui/Tick'
 import { ErrorNote } from '../../../shared/ui/ErrorNote'
 import { Field } from '../../../shared/ui/Field'
 import { useWrite } from '../../../shared/writes/useWrite'
@@ -52,16 +53,13 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
             )}
           </Field>
           {stop.alike > 0 && (
-            <label className="flex min-h-12 items-center gap-2 font-bold">
-              <input
-                type="checkbox"
-                checked={value.alike}
-                onChange={(event) => {
-                  change({ ...value, alike: event.target.checked })
-                }}
-              />{' '}
-              For {stop.alike} more units with the same sheet and faults too
-            </label>
+            <Tick
+              label={`For ${stop.alike} more units with the same sheet and faults too`}
+              on={value.alike}
+              onTick={(alike) => {
+                change({ ...value, alike })
+              }}
+            />
           )}
           <Button type="submit" look="main" disabled={isPending || value.words === ''} className="self-start">
             Answer it

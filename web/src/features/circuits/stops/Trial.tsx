@@ -71,7 +71,7 @@ function outcome({ trial }: Way): string {
 export function Trial({ sheet, stop, way }: { sheet: SheetTable; stop: Stop; way: Way }) {
   const [open, setOpen] = useState(false)
   const may = useMay()('take_reading')
-  const verdict = !way.trial ? 'unproven' : way.trial.outcome === 'stopped' ? 'sound' : 'act'
+  const verdict = way.trial?.verdict ?? 'unproven'
   return (
     <li className="rule-below py-2">
       <div className="grid grid-cols-[1.5rem_1fr_auto] items-center gap-x-3">
@@ -79,6 +79,7 @@ export function Trial({ sheet, stop, way }: { sheet: SheetTable; stop: Stop; way
         <p>
           <span className="font-semibold">{way.label}</span>
           <span className="block text-quiet">{outcome(way)}</span>
+          {way.trial?.words && <span className="block font-semibold text-watch">{way.trial.words}</span>}
           {!way.stops && <span className="block font-semibold text-act">By its drawing this does not stop it.</span>}
         </p>
         {sheet.unit && may && !open && (

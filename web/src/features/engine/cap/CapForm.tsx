@@ -3,6 +3,7 @@ import { numberFrom } from '../../../shared/quantities/numberFrom'
 import { Button } from '../../../shared/ui/Button'
 import { ErrorNote } from '../../../shared/ui/ErrorNote'
 import { Segments } from '../../../shared/ui/Segments'
+import { Tick } from '../../../shared/ui/Tick'
 import { TextField } from '../../../shared/ui/TextField'
 import { useTell } from '../useTell'
 
@@ -30,20 +31,21 @@ interface Typed {
 
 const joined = (list: number[] | null | undefined) => list?.join(' ') ?? ''
 
+/** As it was drawn last: what is left out would draw another cap. */
 function started({ cap }: Engine): Typed {
   return {
     order: cap?.order ?? '',
     rotation: (cap?.rotation ?? 'not known') as Rotation,
     firstAt: cap ? String(cap.first_at) : '12',
     numbering: cap?.numbering ?? '',
-    intervals: '',
+    intervals: joined(cap?.intervals),
     towers: joined(cap?.present),
-    weak: '',
-    wasted: (cap?.pairs.length ?? 0) > 0,
-    needs: '',
-    leads: '',
-    seenAt: '',
-    mirrored: false,
+    weak: joined(cap?.weak),
+    wasted: cap?.wasted ?? false,
+    needs: joined(cap?.needs),
+    leads: joined(cap?.leads),
+    seenAt: cap?.seen_first_at == null ? '' : String(cap.seen_first_at),
+    mirrored: cap?.seen_mirrored ?? false,
   }
 }
 
@@ -133,32 +135,26 @@ export function CapForm({ engine }: { engine: Engine }) {
             'Uneven: degrees of the distributor to the next',
             'In the firing order, 360 in all: 90 270',
           )}
-          <label className="flex min-h-12 items-center gap-2 font-bold">
-            <input
-              type="checkbox"
-              checked={value.wasted}
-              onChange={(event) => {
-                change({ ...value, wasted: event.target.checked })
-              }}
-            />{' '}
-            Two cylinders share a coil (wasted spark)
-          </label>
+          <Tick
+            label="Two cylinders share a coil (wasted spark)"
+            on={value.wasted}
+            onTick={(wasted) => {
+              change({ ...value, wasted })
+            }}
+          />
           {text(
             'seenAt',
             'Drawn once more, with cylinder 1 at',
             'The hour at which another drawing has it',
             'seen_first_at',
           )}
-          <label className="flex min-h-12 items-center gap-2 font-bold">
-            <input
-              type="checkbox"
-              checked={value.mirrored}
-              onChange={(event) => {
-                change({ ...value, mirrored: event.target.checked })
-              }}
-            />{' '}
-            That one is seen from inside
-          </label>
+          <Tick
+            label="That one is seen from inside"
+            on={value.mirrored}
+            onTick={(mirrored) => {
+              change({ ...value, mirrored })
+            }}
+          />
         </div>
       </details>
       <ErrorNote error={error} />

@@ -23,7 +23,7 @@ function BranchLine({ branch, y, middle, places }: { branch: Branch; y: number; 
   const bad = branch.state === 'grounds' || branch.state === 'comes_and_goes'
   const off = branch.state !== 'on'
   return (
-    <g data-branch={branch.key} data-state={branch.state}>
+    <g data-branch={branch.number} data-state={branch.state}>
       <path
         d={`M${stud} ${middle} L${end - 30} ${y} H${end - (off ? 18 : 0)}`}
         className={`fill-none ${bad ? 'stroke-act' : off ? 'stroke-quiet' : 'stroke-copper'}`}

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Engine, NewEntry, PlugSearch } from '../../../shared/api/engines'
 import type { HttpError } from '../../../shared/api/http'
 import { numberFrom } from '../../../shared/quantities/numberFrom'
@@ -5,6 +6,7 @@ import { Button } from '../../../shared/ui/Button'
 import { ErrorNote } from '../../../shared/ui/ErrorNote'
 import { Field } from '../../../shared/ui/Field'
 import { TextField } from '../../../shared/ui/TextField'
+import { Tick } from '../../../shared/ui/Tick'
 import { useTell } from '../useTell'
 
 interface Props {
@@ -49,6 +51,29 @@ function Choice({
   )
 }
 
+/** What is told in one row, and the button that keeps it. */
+function EntryForm({
+  button,
+  ready,
+  error,
+  onTell,
+  children,
+}: {
+  button: string
+  ready: boolean
+  error: HttpError | null
+  onTell: () => void
+  children: ReactNode
+}) {
+  return (
+    <form className="grid items-end gap-3 desk:grid-cols-3" noValidate onSubmit={(event) => { event.preventDefault(); onTell() }}>
+      {children}
+      <Button type="submit" className="self-end justify-self-start" disabled={!ready}>{button}</Button>
+      <ErrorNote error={error} />
+    </form>
+  ) // prettier-ignore
+}
+
 const cylinders = (plugs: PlugSearch) =>
   plugs.cylinders.map(({ cylinder }) => ({ key: String(cylinder), label: `Cylinder ${cylinder}` }))
 const cylinderOf = (text: string) => (text === '' ? {} : { cylinder: Number(text) })
@@ -61,19 +86,17 @@ export function PlugForm({ engine, plugs }: Props) {
     state: '',
   })
   return (
-    <form
-      className="grid items-end gap-3 desk:grid-cols-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
+    <EntryForm
+      button="Keep how it looks"
+      ready={!isPending && !(value.cylinder === '' || value.state === '')}
+      error={error}
+      onTell={() => {
         void tell({ craft: 'plugs', kind: 'plug', ...cylinderOf(value.cylinder), state: value.state }, `plug of ${value.cylinder}`)
       }}
     >
       <Choice label="Plug of" value={value.cylinder} options={cylinders(plugs)} error={named(error, 'cylinder')} onChoose={(cylinder) => { change({ ...value, cylinder }) }} />
       <Choice label="Looks" value={value.state} options={engine.words.states} error={named(error, 'state')} onChoose={(state) => { change({ ...value, state }) }} />
-      <Button type="submit" disabled={isPending || value.cylinder === '' || value.state === ''}>Keep how it looks</Button>
-      <ErrorNote error={error} />
-    </form>
+    </EntryForm>
   ) // prettier-ignore
 }
 
@@ -89,11 +112,11 @@ export function FigureForm({ engine, plugs }: Props) {
   const kind = engine.words.figures.find((one) => one.key === value.figure)
   const length = numberFrom(value.length)
   return (
-    <form
-      className="grid items-end gap-3 desk:grid-cols-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
+    <EntryForm
+      button="Keep the figure"
+      ready={!isPending && !(value.figure === '' || value.value.trim() === '')}
+      error={error}
+      onTell={() => {
         const entry: NewEntry = {
           craft: 'plugs',
           kind: 'figure',
@@ -109,9 +132,7 @@ export function FigureForm({ engine, plugs }: Props) {
       {kind?.cylinder && <Choice label="On" value={value.cylinder} options={cylinders(plugs)} error={named(error, 'cylinder')} onChoose={(cylinder) => { change({ ...value, cylinder }) }} />}
       <TextField label={kind ? `Shown, ${kind.unit === 'ohm' ? 'Ω, k or M' : kind.unit}` : 'Shown'} value={value.value} error={named(error, 'value')} onText={(text) => { change({ ...value, value: text }) }} />
       {kind?.per_m && <TextField label="Length, m" inputMode="decimal" value={value.length} error={named(error, 'length_m')} onText={(text) => { change({ ...value, length: text }) }} />}
-      <Button type="submit" disabled={isPending || value.figure === '' || value.value.trim() === ''}>Keep the figure</Button>
-      <ErrorNote error={error} />
-    </form>
+    </EntryForm>
   ) // prettier-ignore
 }
 
@@ -126,11 +147,11 @@ export function ChangeForm({ engine, plugs }: Props) {
   })
   const part = engine.words.parts.find((one) => one.key === value.part)
   return (
-    <form
-      className="grid items-end gap-3 desk:grid-cols-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
+    <EntryForm
+      button="Keep the change"
+      ready={!isPending && !(value.part === '')}
+      error={error}
+      onTell={() => {
         const entry: NewEntry = {
           craft: 'plugs',
           kind: 'change',
@@ -145,10 +166,8 @@ export function ChangeForm({ engine, plugs }: Props) {
       <Choice label="Changed" value={value.part} options={engine.words.parts} onChoose={(key) => { change({ ...value, part: key }) }} />
       {part?.cylinder && <Choice label="Of" value={value.cylinder} options={cylinders(plugs)} error={named(error, 'cylinder')} onChoose={(cylinder) => { change({ ...value, cylinder }) }} />}
       <TextField label="What it was, if it says more" value={value.words} error={named(error, 'words')} onText={(words) => { change({ ...value, words }) }} />
-      <label className="flex min-h-12 items-center gap-2 font-bold"><input type="checkbox" checked={value.fresh} onChange={(event) => { change({ ...value, fresh: event.target.checked }) }} /> Part from stock</label>
-      <Button type="submit" className="self-end justify-self-start" disabled={isPending || value.part === ''}>Keep the change</Button>
-      <ErrorNote error={error} />
-    </form>
+      <Tick label="Part from stock" on={value.fresh} onTick={(fresh) => { change({ ...value, fresh }) }} />
+    </EntryForm>
   ) // prettier-ignore
 }
 

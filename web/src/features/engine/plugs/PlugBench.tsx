@@ -2,6 +2,7 @@ import type { Engine, PlugSearch } from '../../../shared/api/engines'
 import { useMay } from '../../../shared/session/session'
 import { Button } from '../../../shared/ui/Button'
 import { ErrorNote } from '../../../shared/ui/ErrorNote'
+import { Tick } from '../../../shared/ui/Tick'
 import { TextField } from '../../../shared/ui/TextField'
 import { VerdictMark } from '../../../shared/ui/VerdictMark'
 import { Log } from '../Log'
@@ -56,16 +57,13 @@ function Begin({ engine, words }: { engine: Engine; words: string }) {
           change({ ...value, order })
         }}
       />
-      <label className="flex min-h-12 items-center gap-2 font-bold">
-        <input
-          type="checkbox"
-          checked={value.wasted}
-          onChange={(event) => {
-            change({ ...value, wasted: event.target.checked })
-          }}
-        />{' '}
-        Two cylinders share a coil (wasted spark)
-      </label>
+      <Tick
+        label="Two cylinders share a coil (wasted spark)"
+        on={value.wasted}
+        onTick={(wasted) => {
+          change({ ...value, wasted })
+        }}
+      />
       <Button type="submit" look="main" className="self-start" disabled={isPending || value.order.trim() === ''}>
         Begin
       </Button>

@@ -53,7 +53,9 @@ export function KeptSums({ engine }: { engine: Engine }) {
           <li key={sum.id} className="rule-below flex flex-col gap-1 py-3">
             <div className="flex flex-wrap items-baseline justify-between gap-x-6">
               <h2 className="font-semibold">
-                <Link to={`/sums/${sum.sum}?unit=${engine.unit.id}&kept=${sum.id}`}>{sum.words}</Link>
+                <Link to={`/sums/${sum.sum}?unit=${engine.unit.id}`} state={{ kept: sum.id, typed: sum.typed }}>
+                  {sum.words}
+                </Link>
               </h2>
               <p className="text-quiet">
                 {sum.person}, {spokenTime(sum.at, HERE)}

@@ -8,16 +8,13 @@ module Server
       many_to_one :unit, class: 'Server::Models::Unit'
 
       dataset_module do
-        # What no lead has answered, of units that have the sheet.
+        # What no lead has answered. A sheet that is replaced by one without stops leaves none: they are worked out anew then too.
         #
-        # SQL: select * from stop_finding where findings > 0 and exists (the unit has the sheet now)
+        # SQL: select * from stop_finding where findings <> 0
         #      and not exists (select 1 from stop_answer with the same unit, sheet, device and digest)
         def unanswered
-          here = Sequel[:stop_finding]
-          same = { unit_id: here[:unit_id], sheet_id: here[:sheet_id] }
-          has = UnitSheet.current.where(same).select(1)
-          answered = StopAnswer.where(**same, device_uuid: here[:device_uuid], findings_digest: here[:findings_digest]).select(1)
-          exclude(findings: 0).where(has.exists).exclude(answered.exists)
+          same = %i[unit_id sheet_id device_uuid findings_digest].to_h { |name| [name, Sequel[:stop_finding][name]] }
+          exclude(findings: 0).exclude(StopAnswer.where(same).select(1).exists)
         end
       end
 
@@ -29,6 +26,9 @@ module Server
             findings_digest: StopAnswer.digest(table) }
         end
         db.transaction do
+          # Replaced while it was worked out: what took its place has its own.
+          next if UnitSheet.current.for_share.first(id: fitted.id).nil?
+
           where(unit_id: fitted.unit_id, sheet_id: fitted.sheet_id).delete
           dataset.multi_insert(rows)
         end

@@ -49,7 +49,7 @@ module Server
           start = before ? before.during.end : at
           kept = before ? before.overrides.to_h.slice(*version_items(version)) : {}
           create(unit_id: unit.id, sheet_id: version.sheet_id, version_id: version.id, overrides: Sequel.pg_jsonb(kept),
-                 during: range(start, nil)).tap(&:find_stops)
+                 during: range(start, nil)).tap { |fitted| fitted.find_stops(before&.version) }
         end
 
         def range(from, to) = Sequel::Postgres::PGRange.new(from, to, exclude_end: true, db_type: 'tstzrange')
@@ -90,8 +90,9 @@ module Server
 
       # With which faults the unit will not stop is worked out behind the scenes.
       #
+      # @param before [SheetVersion, nil] that it had, whose stops may be gone
       # @return [void]
-      def find_stops = (Workers::FindStops.enqueue(id) if version.names_stops?)
+      def find_stops(before = nil) = (Workers::FindStops.enqueue(id) if [version, before].compact.any?(&:names_stops?))
 
       private
 

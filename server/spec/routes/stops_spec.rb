@@ -134,11 +134,17 @@ RSpec.describe Server::Routes::Stops do
       expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::FindStops').select_map(:args).flatten).not_to include(fitted.id)
     end
 
-    # A sheet that it has no longer.
-    it 'says nothing of a sheet that the unit no longer has' do
+    it 'is gone with the sheet that named the stops' do
       found(fitted)
-      fitted.update(during: Sequel::Postgres::PGRange.new(fitted.during.begin, Time.now.utc, exclude_end: true, db_type: 'tstzrange'))
-      expect(unanswered).to eq([])
+      expect(unanswered.size).to eq(1)
+      without = Server::Models::Sheet.bring_in(fitted.version.content.gsub(/^stops:\n(?:[- ] .*\n)+/, ''))
+      expect(without.names_stops?).to be(false)
+      jobs = -> { Server::DB[:que_jobs].where(job_class: 'Server::Workers::FindStops').select_order_map(:id) }
+      before = jobs.call
+      again = Server::Models::UnitSheet.fit(unit, without, at: Time.now.utc)
+      expect(jobs.call.size).to eq(before.size + 1)
+      found(again)
+      expect([unanswered, listed['held']]).to eq([[], false])
     end
   end
 end

@@ -5,7 +5,7 @@
 most_deaths=${MOST_DEATHS:-5}
 deaths_window_seconds=60
 patience_seconds=3
-declare -A program_pid program_command program_deaths program_pause
+declare -A program_pid=() program_command=() program_deaths=() program_pause=()
 program_names=()
 
 keep() {
@@ -58,11 +58,36 @@ supervise() {
 # A program that is only just starting can miss the signal: told until all are gone, after ten seconds by force.
 stop_programs() {
   local tenths
-  [ "${#program_pid[@]}" -gt 0 ] || return 0
+  [ "${#program_names[@]}" -gt 0 ] || return 0
   for tenths in $(seq 0 100); do
     [ $((tenths % 20)) -ne 0 ] || kill -TERM "${program_pid[@]}" 2>/dev/null || break
     kill -0 "${program_pid[@]}" 2>/dev/null || break
     sleep 0.1
   done
   kill -KILL "${program_pid[@]}" 2>/dev/null || true
+}
+
+# What a start runs carries its folder in its environment: a start that was killed leaves programs behind, and the next one of the same folder
+# finds them by it, whatever became of their numbers.
+mark_as_ours() { export WATTOMNEUM_STATE=$state; }
+
+left_behind() {
+  local environment pid
+  while read -r environment; do
+    pid=${environment#/proc/}
+    pid=${pid%/environ}
+    [ "$pid" = $$ ] || printf '%s\n' "$pid"
+  done < <(env -u WATTOMNEUM_STATE grep -lzxF "WATTOMNEUM_STATE=$state" /proc/[0-9]*/environ 2>/dev/null)
+}
+
+# Asked to end first, those that do not within five seconds made to.
+stop_left_behind() {
+  local tenths pids
+  for tenths in $(seq 0 50); do
+    mapfile -t pids < <(left_behind)
+    [ "${#pids[@]}" -gt 0 ] || return 0
+    [ "$tenths" -ne 0 ] || kill -TERM "${pids[@]}" 2>/dev/null || true
+    sleep 0.1
+  done
+  kill -KILL "${pids[@]}" 2>/dev/null || true
 }

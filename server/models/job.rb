@@ -144,6 +144,9 @@ module Server
 
       private
 
+      # The unit's circuit as this job sees it, to measure at and mend.
+      def circuit_here = Queries::JobCircuit.new(id, Unit.with_pk!(unit_id).core_system, symptom)
+
       def change_state(state, input, by:, event: state, parked_missing: nil)
         refuse_ended! unless state == 'open'
         refuse_stale!(input[:lock_version])

@@ -12,7 +12,7 @@ module Server
       # @return [SheetVersion]
       # @raise [Refusals::UnreadableSheet] with every objection
       def self.bring_in(content, wires_csv: nil, by: nil)
-        core = Queries::Machines.within_budget { read(content, wires_csv).tap(&:circuit) }
+        core = Queries::Machines.asked_by(by) { read(content, wires_csv).tap { |sheet| SheetVersion.workable!(sheet) } }
         sheet = first(key: core.key) || create(key: core.key)
         SheetVersion.establish(sheet, core, by: by)
       end

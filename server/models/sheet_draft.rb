@@ -129,7 +129,7 @@ module Server
       # @raise [Refusals::UnreadableSheet, Refusals::InvalidInput, Refusals::EditConflict]
       def publish(by:, onto: nil)
         check_open
-        sheet = Queries::Machines.within_budget { to_core.sheet.tap { |core| core&.circuit } }
+        sheet = Queries::Machines.asked_by(by) { to_core.sheet&.tap { |core| SheetVersion.workable!(core) } }
         raise Refusals::InvalidInput.new('Something is wrong in this sheet yet: it is said at its rows', fields: {}) if sheet.nil?
 
         # Held, so that of two who publish at once the second one sees the first.

@@ -22,6 +22,14 @@ module Server
           where(sheet_id: Sheet.where(key: key).select(:id)).order(Sequel.desc(:n)).first
         end
 
+        # Only what can be worked out is kept: put together, and settled in every key state.
+        #
+        # @param core [Wattomneum::Circuits::Sheet]
+        # @return [void]
+        # @raise [Wattomneum::OverBudgetError] if it is more than is worked out at once
+        # @raise [Wattomneum::ConvergenceError] if it finds no rest
+        def workable!(core) = Wattomneum::Circuits::Machine.new(core).settled.all
+
         # @param sheet [Sheet]
         # @param core [Wattomneum::Circuits::Sheet]
         # @param by [Account, nil]

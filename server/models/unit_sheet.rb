@@ -106,7 +106,7 @@ module Server
       end
 
       def keep(changed, why:, by:)
-        Queries::Machines.within_budget { drawn.with_overrides(changed).circuit }
+        Queries::Machines.asked_by(by) { SheetVersion.workable!(drawn.with_overrides(changed)) }
         tell(changed, why, by)
         update(overrides: Sequel.pg_jsonb(changed))
         find_stops

@@ -49,7 +49,7 @@ module Server
         typed = row.plain[:typed].to_h
         found = Wattomneum::Sums::Calculator.call(sheet, typed, limits: @engine.limits)
         { **line(row, sheet.title), sum: sheet.key, typed: typed, answer: found.answer, lines: found.lines }
-      rescue Wattomneum::Error => e
+      rescue Wattomneum::InvalidQuantityError, Wattomneum::OutOfTableRangeError, Wattomneum::RefusedError => e
         { **line(row, sheet.title), sum: sheet.key, typed: typed, answer: e.message, lines: [] }
       end
     end

@@ -14,7 +14,8 @@ module Server
       end
 
       def call
-        { **intake, unit: unit, **said, repairs: repairs, condemnations: condemnations, disturbances: disturbances, events: events }
+        { **intake, unit: unit, **said, repairs: repairs, condemnations: condemnations, disturbances: disturbances, events: events,
+          left_out: @record.circuit.left_out }
       end
 
       private

@@ -9,12 +9,13 @@ module Server
       # A whole unit has no version to keep them by: each time it is asked, as much more is worked out as one question may take.
       #
       # @param machine [Wattomneum::Circuits::Machine]
+      # @param by [Models::Account] who asks
       # @return [Progress, nil] nil when the machine knows its causes
-      def self.bit_by_bit(machine)
+      def self.bit_by_bit(machine, by:)
         return if machine.causes.known?
 
         done = 0
-        Machines.within_budget { machine.causes.work_out { |count| done = count } }
+        Machines.asked_by(by) { machine.causes.work_out { |count| done = count } }
         nil
       rescue Wattomneum::OverBudgetError
         Progress.new(done: done, total: machine.causes.total)
@@ -23,7 +24,9 @@ module Server
       # @param machine [Wattomneum::Circuits::Machine]
       # @param version [Models::SheetVersion]
       # @param overrides [Hash]
-      def initialize(machine, version, overrides)
+      # @param by [Models::Account] who asks
+      def initialize(machine, version, overrides, by:)
+        @by = by
         @machine = machine
         @version = version
         @overrides = overrides
@@ -53,10 +56,10 @@ module Server
       end
 
       def work_out
-        Machines.within_budget { @machine.causes.work_out }
+        Machines.asked_by(@by) { @machine.causes.work_out }
         nil
       rescue Wattomneum::OverBudgetError
-        total = Machines.within_budget { @machine.causes.total }
+        total = Machines.asked_by(@by) { @machine.causes.total }
         DB.transaction { Models::CauseTable.order(@version, @overrides, total: total) }
       end
     end

@@ -51,7 +51,7 @@ module Server
       end
 
       # @return [JobCircuit] the unit's circuit by the sheets that this job holds
-      def circuit = @circuit ||= JobCircuit.new(job.id, unit.core_system(batteries.transform_values(&:to_core)))
+      def circuit = @circuit ||= JobCircuit.new(job.id, unit.core_system(batteries.transform_values(&:to_core)), job.symptom)
 
       # @return [JobSuspects] what each fault of its complaint would show
       def suspects = @suspects ||= JobSuspects.new(self)

@@ -1,15 +1,13 @@
 # frozen_string_literal: true
 
-require 'concurrent/atomic/semaphore'
-
 module Server
   module Queries
     # Circuit sheets made ready to answer. What is worked out from a version and its overrides never changes, so it is kept in this
     # process; another process works it out for itself.
     module Machines
-      CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
       IN_LINE = 'Other circuits are being worked out just now: try again in a moment'
-      PLACES = Concurrent::Semaphore.new(Bounds[:circuit_questions_at_once])
+      PLACES = FairPlaces.new(Bounds[:circuit_questions_at_once], waiting_each: Bounds[:circuit_questions_waiting],
+                                                                  wait_seconds: Bounds[:circuit_questions_wait_seconds], words: IN_LINE)
       KEPT = LeastRecent.new(Bounds[:machines_kept])
       private_constant :PLACES, :KEPT
 
@@ -26,20 +24,22 @@ module Server
       # usual: those sheets of it that nobody drew.
       Whole = Struct.new(:machine, :assembly, :titles, :usual, keyword_init: true)
 
-      # @param fitted [Array<Models::UnitSheet>] with their versions
+      # Settled in every key state, so that whoever has it can ask. That sheets are more than is worked out at once is known of them from then
+      # on like everything else: it hangs on what they say, and on nothing that happens meanwhile.
+      #
+      # @param fitted [Array<Models::UnitSheet, JobCircuit::Held>] with their versions
       # @param system [Wattomneum::Units::ElectricalSystem] of the unit
       # @param crank_test [Wattomneum::Cranking::CrankTest, nil] its own, at whose temperature it is then shown
       # @return [Whole]
-      # @raise [Wattomneum::RefusedError] if the sheets do not go together
+      # @raise [Wattomneum::SheetsDisagreeError] if the sheets do not go together
+      # @raise [Wattomneum::OverBudgetError] if they are more than is worked out at once
       def self.whole(fitted, system, crank_test: nil)
-        KEPT.fetch([facts(system), measured(crank_test), *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
-          own = fitted.map { |one| of(one.version, one.overrides.to_h).sheet }
-          sheets = own + Wattomneum::Circuits::UsualSheets.for(system, drawn: own)
-          assembly = Wattomneum::Circuits::Assembly.new(sheets)
-          warmth = crank_test ? { celsius: crank_test.celsius, crank_test: crank_test } : {}
-          fitment = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system, **warmth)
-          Whole.new(machine: fitment.machine, assembly: assembly, titles: sheets.map(&:title), usual: sheets - own)
+        found = KEPT.fetch([facts(system), measured(crank_test), *fitted.map { |one| [one.version.digest, one.overrides.to_h] }]) do
+          put_together(fitted.map { |one| of(one.version, one.overrides.to_h).sheet }, system, crank_test)
+        rescue Wattomneum::OverBudgetError => e
+          e
         end
+        found.is_a?(Whole) ? found : raise(found)
       end
 
       # @param whole [Whole]
@@ -57,6 +57,17 @@ module Server
       # @return [Array] what of a unit its circuit is made from beside its sheets
       def self.identity(system) = facts(system)
 
+      def self.put_together(own, system, crank_test)
+        within_steps(Bounds[:circuit_settling_steps]) do
+          sheets = own + Wattomneum::Circuits::UsualSheets.for(system, drawn: own)
+          assembly = Wattomneum::Circuits::Assembly.new(sheets)
+          warmth = crank_test ? { celsius: crank_test.celsius, crank_test: crank_test } : {}
+          machine = Wattomneum::Circuits::Fitment.new(assembly.sheet, system: system, **warmth).machine.tap { |one| one.settled.all }
+          Whole.new(machine: machine, assembly: assembly, titles: sheets.map(&:title), usual: sheets - own)
+        end
+      end
+      private_class_method :put_together
+
       # What the usual sheets are made from.
       def self.facts(system)
         [system.system_volt, system.arrangement, system.battery_count, system.usual_cranking_current_ampere, system.alternator_rating_ampere,
@@ -70,28 +81,21 @@ module Server
       end
       private_class_method :measured
 
-      # A few at once and each for a while: what takes longer is refused, and whoever asks for something else is not held up.
+      # A question of one person: a few at once, each so much work and no more. What is more is refused, and whoever asks for something else is
+      # not held up.
       #
+      # @param person [Models::Account, nil] who asks; nil for the program itself
       # @yieldreturn [Object] what the block made
       # @raise [Wattomneum::OverBudgetError, Refusals::InLine]
-      def self.within_budget(&work)
-        raise Refusals::InLine.new(IN_LINE, retry_after_seconds: Bounds[:wait_in_line_seconds]) unless PLACES.try_acquire(1, longest)
+      def self.asked_by(person, &work) = PLACES.take(person&.id) { within_steps(most_steps, &work) }
 
-        begin
-          in_time(&work)
-        ensure
-          PLACES.release
-        end
-      end
-
-      # For what belongs to another answer, as the loops of a unit do: no waiting for a place.
-      #
+      # @param steps [Integer]
       # @yieldreturn [Object] what the block made
       # @raise [Wattomneum::OverBudgetError]
-      def self.in_time(&work) = Wattomneum::Deadline.within(longest, clock: CLOCK, &work)
+      def self.within_steps(steps, &work) = Wattomneum::Effort.within(steps, &work)
 
-      # @return [Float] seconds
-      def self.longest = Bounds[:circuit_question_milliseconds] / 1000.0
+      # @return [Integer] of one question
+      def self.most_steps = Bounds[:circuit_question_steps]
     end
   end
 end

@@ -28,12 +28,13 @@ module Server
       def machine(one) = Machines.of(one.version, one.overrides.to_h)
 
       # @return [Machines::Whole] all its sheets as one circuit
-      # @raise [Wattomneum::RefusedError] if they do not go together
+      # @raise [Wattomneum::SheetsDisagreeError] if they do not go together
+      # @raise [Wattomneum::OverBudgetError] if they are more than is worked out at once
       def whole
         raise @refused if @refused
 
-        @whole ||= Machines.whole(readable, system, crank_test: crank_test&.test)
-      rescue Wattomneum::Error => e
+        @whole ||= together(readable)
+      rescue Wattomneum::SheetsDisagreeError, Wattomneum::OverBudgetError => e
         @refused = e # asked again for every point of a page, it is not put together again
         raise
       end
@@ -44,9 +45,14 @@ module Server
         @crank_test
       end
 
-      # @return [Array<Wattomneum::Circuits::Complaints::Thing>] what of its circuit a complaint can be about
-      # @raise [Wattomneum::RefusedError] if its sheets do not go together
-      def complaints = Wattomneum::Circuits::Complaints.new(whole.machine).all
+      # @return [Array<Wattomneum::Circuits::Complaints::Thing>] what of its circuit a complaint can be about; asked sheet by sheet where all of
+      #   them are more than is worked out at once
+      # @raise [Wattomneum::SheetsDisagreeError] if its sheets do not go together
+      def complaints
+        Wattomneum::Circuits::Complaints.new(whole.machine).all
+      rescue Wattomneum::OverBudgetError
+        readable.flat_map { |one| Wattomneum::Circuits::Complaints.new(machine(one)).all }
+      end
 
       # @return [Array<Wattomneum::Circuits::Questions::Conflicts::Conflict>]
       def conflicts
@@ -56,7 +62,7 @@ module Server
       # @return [Array<Wattomneum::Circuits::Assembly::Difference>] what its sheets draw otherwise, where they are joined
       def differences
         readable.size > 1 ? whole.assembly.differences : []
-      rescue Wattomneum::Error
+      rescue Wattomneum::SheetsDisagreeError, Wattomneum::OverBudgetError
         [] # asked for the whole unit, it says why
       end
 
@@ -72,28 +78,50 @@ module Server
         end
       end
 
-      # @return [Array<String>] what stays live with the isolator open, by the sheets that can be worked out
+      # @return [Array<String>] what stays live with the isolator open; of a sheet that is too large for it, that this is not known
       def live_past_isolator
         fitted.flat_map do |one|
-          Machines.in_time { machine(one).live_past_isolator.map { |part| part.label == part.id ? part.id : "#{part.id} #{part.label}" } }
-        rescue Wattomneum::Error
-          []
+          Machines.within_steps(Machines.most_steps) { machine(one).live_past_isolator.map { |part| short(part) } }
+        rescue Wattomneum::OverBudgetError
+          ["whatever is on #{one.version.title}: it is too large to be worked out, so test it dead"]
+        rescue Wattomneum::RefusedError
+          [] # no sheet by the rules of now
         end.uniq
       end
 
-      # @return [Wattomneum::Circuits::Machine, nil] all of it as one; where its sheets do not go together, the usual circuit of its few facts
-      def drawn
-        @drawn ||= Machines.in_time { whole.machine.tap { |machine| machine.settled.all } }
-      rescue Wattomneum::Error
-        @drawn = Wattomneum::Circuits::UsualSheets.machine(system)
-      end
+      # @return [Wattomneum::Circuits::Machine, nil] all of it as one; where that is more than is worked out at once, its start and charge
+      #   circuits; where its sheets do not go together, the usual circuit of its few facts
+      def drawn = (drawn_whole ? drawn_whole.machine : Wattomneum::Circuits::UsualSheets.machine(system))
 
       # @param item_uuid [String] as it was kept
       # @param pin [String]
-      # @return [String, nil] node of the unit's circuit as it is now
-      def node_of(item_uuid, pin) = Machines.node_of(whole, item_uuid, pin)
+      # @return [String, nil] node of the circuit that is drawn
+      def node_of(item_uuid, pin) = drawn_whole && Machines.node_of(drawn_whole, item_uuid, pin)
 
       private
+
+      def together(sheets) = Machines.whole(sheets, system, crank_test: crank_test&.test)
+      def short(part) = part.label == part.id ? part.id : "#{part.id} #{part.label}"
+
+      def drawn_whole
+        return @drawn_whole if defined?(@drawn_whole)
+
+        @drawn_whole = drawn_as_one
+      end
+
+      def drawn_as_one
+        whole
+      rescue Wattomneum::SheetsDisagreeError
+        nil
+      rescue Wattomneum::OverBudgetError
+        loops_alone
+      end
+
+      def loops_alone
+        together(readable.select { |one| machine(one).sheet.loops.any? })
+      rescue Wattomneum::SheetsDisagreeError, Wattomneum::OverBudgetError
+        nil
+      end
 
       def find_system
         fittings = Models::Fitting.current.where(unit_id: @unit_id).eager(:battery).all

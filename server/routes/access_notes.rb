@@ -28,7 +28,7 @@ module Server
       private
 
       def unit = find!(Models::Unit.dataset, id_param, 'unit')
-      def shown(_about = nil) = Queries::Machines.within_budget { Presenters::UnitAccess.call(Queries::UnitAccess.new(unit)) }
+      def shown(_about = nil) = Queries::Machines.asked_by(person) { Presenters::UnitAccess.call(Queries::UnitAccess.new(unit)) }
     end
   end
 end

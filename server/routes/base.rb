@@ -86,8 +86,23 @@ module Server
         asked = Models::Request::Asked.new(id: request_id, verb: request.request_method, path: request.path_info, body: body)
         about = Models::Request.once(asked, person: person, &write)
         status code
-        json(about.nil? ? send(shown) : send(shown, about))
+        as_it_stands(shown, about)
       end
+
+      # A write stands from its commit on. What it was about is another question: where that has no answer just now, be it too much, in line or
+      # our own fault, the write is acknowledged all the same, and looked at again.
+      def as_it_stands(shown, about)
+        json(about.nil? ? send(shown) : send(shown, about))
+      rescue StandardError => e
+        _, code = ErrorMap.for(e)
+        DB.disconnect if DatabaseErrors.away?(e)
+        warn "#{request.request_method} #{request.path_info}, saved and not shown: #{e.full_message(highlight: false)}" if code == ErrorMap::OURS.last
+        status 202
+        json(saved: true, why: code == ErrorMap::OURS.last ? SAVED_NOT_SHOWN : e.message)
+      end
+
+      SAVED_NOT_SHOWN = 'It is saved. It can not be shown just now: look again in a moment'
+      private_constant :SAVED_NOT_SHOWN
 
       # @param about [Models::Job, Queries::JobRecord, String] a job, what was read of it already, or its id
       def bench(about)

@@ -37,7 +37,7 @@ module Server
         allow!(:read)
         record = Queries::JobRecord.new(find!(Models::Job.dataset, id_param, 'job'))
         shown = bench(record)
-        printed("job-#{record.job.number}.pdf") { Book::JobPage.new(shown, sheets: record.circuit.about(record.job.symptom)).render }
+        printed("job-#{record.job.number}.pdf") { Book::JobPage.new(shown, sheets: record.circuit.about).render }
       end
 
       private

@@ -62,7 +62,7 @@ module Server
         allow!(:read)
         # What is no word of this sheet is said at once, not after the work.
         said = Wattomneum::Circuits::Questions::CommonCause::Said.all(machine.circuit, SAID.transform_values { |name| listed(name) })
-        going_on = unit ? Queries::Causes.bit_by_bit(machine) : Queries::Causes.new(machine, version, overrides).progress
+        going_on = unit ? Queries::Causes.bit_by_bit(machine, by: person) : Queries::Causes.new(machine, version, overrides, by: person).progress
         next worked_out { answers.common_cause(said) } if going_on.nil?
 
         status 202
@@ -91,7 +91,7 @@ module Server
       get '/api/circuits/:id/difference' do
         allow!(:read)
         other = Models::SheetVersion.with_pk(id_param(:to)) || raise(Refusals::NotFound, 'No such version to compare with')
-        json(changes: Queries::Machines.within_budget do
+        json(changes: Queries::Machines.asked_by(person) do
           Presenters::Circuits::Difference.call(*[version, other].map do |one|
             Queries::Machines.of(one).sheet
           end)
@@ -129,7 +129,7 @@ module Server
 
       private
 
-      def table = Queries::Machines.within_budget { Presenters::Circuits::SheetTable.call(machine, head) }
+      def table = Queries::Machines.asked_by(person) { Presenters::Circuits::SheetTable.call(machine, head) }
 
       def line(about)
         id = about.is_a?(String) ? about : about.id
@@ -139,7 +139,7 @@ module Server
       def facts(item) = Presenters::Circuits::OwnFacts.new(here).of(item)
       def facts_said = facts(payload['item'])
       def versions = Presenters::Circuits::Versions.call(version.sheet, Queries::UnitsOfSheet.new(version.sheet_id))
-      def worked_out(&question) = json(Queries::Machines.within_budget(&question))
+      def worked_out(&question) = json(Queries::Machines.asked_by(person, &question))
 
       # Whose whole circuit is asked about; nil where the id is that of a sheet.
       def unit
@@ -154,7 +154,7 @@ module Server
       def overrides = here.overrides
       # nil where the id is that of a version by itself, or of a unit.
       def fitted = unit ? nil : here.fitted
-      def machine = unit ? Queries::Machines.within_budget { circuits.whole.machine } : here.machine
+      def machine = unit ? Queries::Machines.asked_by(person) { circuits.whole.machine } : here.machine
       def answers = Presenters::Circuits::Answers.new(machine)
       def state = params['state'] || machine.sheet.states.keys.last
       def listed(name) = params[name].to_s.split(',').map(&:strip).reject(&:empty?)

@@ -52,7 +52,7 @@ module Server
         before = Thread.current.priority
         begin
           Thread.current.priority = LOW_PRIORITY
-          Wattomneum::Deadline.within(Bounds[:trace_seconds], clock: Queries::Machines::CLOCK, &work)
+          Wattomneum::Effort.within(Bounds[:trace_rows], advice: 'Cut the trace to the start of the engine', &work)
         ensure
           Thread.current.priority = before
           PLACES.release

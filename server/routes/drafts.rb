@@ -43,7 +43,7 @@ module Server
       # What the columns of a list most likely are, before anything is taken.
       post '/api/drafts/:id/list-columns' do
         allow!(:edit_circuits)
-        json(Presenters::Circuits::ListColumns.call(Queries::Machines.within_budget do
+        json(Presenters::Circuits::ListColumns.call(Queries::Machines.asked_by(person) do
           Wattomneum::Circuits::Drafting::ForeignList.new(contract!(Contracts::ListToRead, **LIST)[:csv])
         end))
       end
@@ -71,7 +71,7 @@ module Server
       # What of it is sound already, drawn.
       get '/api/drafts/:id/drawing' do
         allow!(:read)
-        sheet = Queries::Machines.within_budget { draft(id_param).to_core.sound_part }
+        sheet = Queries::Machines.asked_by(person) { draft(id_param).to_core.sound_part }
         next json(pictures: [], problem: 'its head can not be read yet') if sheet.nil?
 
         drawn(Models::SheetDrawing.order_sheet(sheet), sheet)
@@ -90,7 +90,7 @@ module Server
       end
 
       def shown(about)
-        Queries::Machines.within_budget { Presenters::Circuits::Draft.call(draft(about.is_a?(String) ? about : about.id), person) }
+        Queries::Machines.asked_by(person) { Presenters::Circuits::Draft.call(draft(about.is_a?(String) ? about : about.id), person) }
       end
     end
   end

@@ -14,7 +14,7 @@ module Server
         once(201, :shown) do
           engine = Queries::Engine.new(hold!(Models::Unit.dataset, id_param, 'unit'))
           input = contract!(Contracts::NewEngineEntry)
-          Queries::Machines.within_budget { Models::EngineEntry.tell(engine, input, by: person) }
+          Queries::Machines.asked_by(person) { Models::EngineEntry.tell(engine, input, by: person) }
           engine.unit
         end
       end
@@ -31,7 +31,7 @@ module Server
 
       def shown(about)
         unit = about.is_a?(String) ? unit_of(about) : about
-        Queries::Machines.within_budget { Presenters::Engine.call(Queries::Engine.new(unit)) }
+        Queries::Machines.asked_by(person) { Presenters::Engine.call(Queries::Engine.new(unit)) }
       end
 
       # By its own id, or by that of an entry of it.

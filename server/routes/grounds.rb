@@ -37,7 +37,7 @@ module Server
 
       def unit = find!(Models::Unit.dataset, id_param, 'unit')
       def grounds = Queries::UnitGrounds.new(unit)
-      def shown(_about = nil) = Queries::Machines.within_budget { Presenters::UnitGrounds.call(grounds) }
+      def shown(_about = nil) = Queries::Machines.asked_by(person) { Presenters::UnitGrounds.call(grounds) }
     end
   end
 end

@@ -23,7 +23,7 @@ module Server
         once(201, :shown) do
           input = contract!(Contracts::NewStopAnswer)
           # What it answers is worked out anew: a sheet too large for that is refused as it is when it is asked for.
-          Queries::Machines.within_budget { Models::StopAnswer.give(fitted, stops.table(input[:device]), input, by: person) }
+          Queries::Machines.asked_by(person) { Models::StopAnswer.give(fitted, stops.table(input[:device]), input, by: person) }
           nil
         end
       end
@@ -38,7 +38,7 @@ module Server
       end
 
       def fitted = here.fitted || raise(Refusals::NotFound, 'No such sheet on a unit')
-      def shown = Queries::Machines.within_budget { Presenters::Circuits::Stops.call(stops) }
+      def shown = Queries::Machines.asked_by(person) { Presenters::Circuits::Stops.call(stops) }
     end
   end
 end

@@ -11,7 +11,7 @@ module Server
 
       get '/api/units/:id/complaints' do
         allow!(:read)
-        json(Presenters::Complaints.call(Queries::Machines.within_budget { Queries::UnitCircuits.new(unit.id).complaints }))
+        json(Presenters::Complaints.call(Queries::Machines.asked_by(person) { Queries::UnitCircuits.new(unit.id).complaints }))
       end
 
       post '/api/units/:id/circuits' do

@@ -8,7 +8,7 @@ module Server
       def run(fitted_id)
         fitted = Models::UnitSheet.where(id: fitted_id).eager(:unit, version: :sheet).first
         Models::StopFinding.work_out(fitted) if fitted && fitted.during.end.nil?
-      rescue Wattomneum::Error => e
+      rescue Wattomneum::OverBudgetError, Wattomneum::RefusedError => e
         # Trying it again would not make it smaller, or readable.
         warn "stops of sheet #{fitted_id}: #{e.message}"
       end

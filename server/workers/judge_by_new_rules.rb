@@ -15,7 +15,7 @@ module Server
         total = row.total_now
         done = 0
         row.jobs.select_map(:id).each do |job_id|
-          Queries::JobRecord.of(job_id) { |record| Models::Judgement.keep_changed(record) }
+          JudgeAgain.job(job_id)
           told(id, done += 1, total)
         end
         Queries::RoundRecord.each_of(row.round_readings) do |record|

@@ -25,7 +25,7 @@ module Server
 
       private
 
-      def clock = Queries::Machines::CLOCK.call
+      def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     end
   end
 end

@@ -65,9 +65,9 @@ RSpec.describe 'Heavy circuits' do
 
   it 'that take long for a common cause are worked out in the background, with progress, and then answer' do
     version = store(HeavySheets.harness(150))
-    allow(Server::Queries::Machines).to receive(:longest).and_return(0.2)
+    allow(Server::Queries::Machines).to receive(:most_steps).and_return(100_000)
     machine = Server::Queries::Machines.of(version)
-    causes = Server::Queries::Causes.new(machine, version, {})
+    causes = Server::Queries::Causes.new(machine, version, {}, by: nil)
     expect(causes.progress.to_h).to include(done: 0, total: machine.causes.total)
     key = Server::Models::CauseTable.get(:key)
     expect(Server::DB[:que_jobs].where(job_class: 'Server::Workers::WorkOutCauses').count).to eq(1)

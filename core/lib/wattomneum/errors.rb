@@ -24,7 +24,7 @@ module Wattomneum
   # An iteration found no end; the message says what did not settle.
   class ConvergenceError < Error; end
 
-  # More than may be asked at once: a sheet too large to be worked out, or a question that takes too long.
+  # More than is worked out at once: a sheet too large, or a question that asks for too much. The message says which is the smaller question.
   class OverBudgetError < Error; end
 
   # A key (limit, test, place, element, caution) that core's data does not hold.
@@ -32,4 +32,7 @@ module Wattomneum
 
   # A thing that the rules of the trade refuse at this point, with the reason as message.
   class RefusedError < Error; end
+
+  # Sheets of a unit that do not go together to one circuit, with the reason as message. Nothing else means that they disagree.
+  class SheetsDisagreeError < RefusedError; end
 end

@@ -68,20 +68,19 @@ module Server
         # What this unit will do on a cold morning.
         def foresee = StartThreshold.work_out(Unit.with_pk!(unit_id))
 
-        def core_system = Unit.with_pk!(unit_id).core_system
 
         def test_entry(input, test_key, position, now)
           ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id), now: now)
         end
 
         def point_entry(input, probe, now)
-          PointEntry.new(input: input, probe: probe, unit: Unit.with_pk!(unit_id), circuit: Queries::JobCircuit.new(id, core_system), now: now)
+          PointEntry.new(input: input, probe: probe, unit: Unit.with_pk!(unit_id), circuit: circuit_here, now: now)
         end
 
         # The points of a reading that is corrected, by the names they have now.
         def probe_of(row)
           opened = db[:opened_at_reading].where(reading_id: row.id).select_map(:item_uuid)
-          probe = row.to_point(Queries::JobCircuit.new(id, core_system), opened: opened).probe
+          probe = row.to_point(circuit_here, opened: opened).probe
           return probe.to_h unless probe.from.nil? || probe.to.nil?
 
           raise Refusals::InvalidInput.new('A point of this reading is not on the unit\'s circuit any more: withdraw it instead', fields: {})

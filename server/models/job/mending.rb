@@ -66,7 +66,7 @@ module Server
         def unit_columns(key)
           return {} if key.nil?
 
-          unit = Queries::JobCircuit.new(id, Unit.with_pk!(unit_id).core_system).machine!.repair_units.fetch(key)
+          unit = circuit_here.machine!.repair_units.fetch(key)
           { repair_unit: unit.key, item_uuids: Sequel.pg_array(unit.item_uuids, :uuid), label: unit.label }
         rescue Wattomneum::UnknownKeyError => e
           raise Refusals::InvalidInput.new(e.message, fields: { 'unit' => ['not on this unit'] })

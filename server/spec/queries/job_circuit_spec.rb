@@ -25,7 +25,7 @@ RSpec.describe Server::Queries::JobCircuit do
 
   it 'knows which of them a complaint lies on: by its component, or by its loop' do
     starting = record(truck('start_24v', 'fuel_pump'))
-    about = ->(one) { one.circuit.drawn.select { |read| one.circuit.about?(read.sheet, one.job.symptom) }.map { |read| read.sheet.key } }
+    about = ->(one) { one.circuit.drawn.select { |read| one.circuit.about?(read.sheet) }.map { |read| read.sheet.key } }
     expect(about.call(starting)).to eq(%w[start_24v])
     pump = record(truck('start_24v', 'fuel_pump'), work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'dead')
     expect(about.call(pump)).to eq(%w[fuel_pump])
@@ -52,5 +52,49 @@ RSpec.describe Server::Queries::JobCircuit do
     pump = circuit.drawn.find { |one| one.sheet.key == 'fuel_pump' }.sheet
     expect(whole).to include(circuit.now(pump.part('S1').uuid))
     expect(whole[circuit.now(pump.part('K11').uuid)]).to eq('K11')
+  end
+
+  describe 'of sheets that are together more than is worked out at once' do
+    # What the sheets of the complaint alone take, and all of them do not.
+    def steps_for(unit, *keys)
+      sheets = keys.map { |key| Server::Models::SheetVersion.newest_of(key).to_core }
+      system = unit.core_system
+      Wattomneum::Effort.of do
+        own = sheets + Wattomneum::Circuits::UsualSheets.for(system, drawn: sheets)
+        Wattomneum::Circuits::Fitment.new(Wattomneum::Circuits::Assembly.new(own).sheet, system: system).machine.settled.all
+      end
+    end
+
+    def allow_steps(most)
+      allow(Server::Bounds).to receive(:[]).and_call_original
+      allow(Server::Bounds).to receive(:[]).with(:circuit_settling_steps).and_return(most)
+    end
+
+    # Of its own kind, since what is worked out of others is kept.
+    def unit = @unit ||= truck('start_24v', 'fuel_pump', 'grounds_truck', 'heater').tap { |one| one.update(usual_cranking_current_ampere: 613.7) }
+
+    it 'goes by those of its complaint, says so, and judges by them' do
+      allow_steps((steps_for(unit, 'start_24v') + steps_for(unit, 'start_24v', 'fuel_pump', 'grounds_truck', 'heater')) / 2)
+      job = open_job(unit)
+      expect(job['left_out']).to include('Worked out by', 'all 4 sheets', 'more than is worked out at once')
+      bench = take(job['id'], 'drop_ground_path', '1.9')
+      expect(bench['readings'].last).to include('verdict' => 'act')
+      expect(read("/api/jobs/#{job['id']}")['loops'].map { |loop| loop['key'] }).to include('start')
+      expect(read("/api/units/#{unit.id}")['loops']).not_to be_empty
+      expect(read("/api/units/#{unit.id}/complaints")['things'].map { |one| one['part'] }).to include('M2')
+    end
+
+    it 'says that it is more where even those are, keeps nothing of it, and never takes it for no circuit' do
+      job = open_job(unit)
+      judged = -> { Server::DB[:judgement].count + Server::DB[:reading].count }
+      before = judged.call
+      unit.update(usual_cranking_current_ampere: 614.9)
+      allow_steps(50)
+      take(job['id'], 'drop_ground_path', '1.9')
+      expect([status, error['code'], error['message']]).to match([422, 'over_budget', /more than is worked out at once/])
+      expect(judged.call).to eq(before)
+      read("/api/jobs/#{job['id']}")
+      expect([status, error['code']]).to eq([422, 'over_budget'])
+    end
   end
 end

@@ -67,7 +67,7 @@ RSpec.describe Server::Routes::Circuits do
     end
 
     it 'explains what is weak, what reads too high and what was seen in one key state, and says which it was' do
-      allow(Server::Queries::Machines).to receive(:longest).and_return(30)
+      allow(Server::Queries::Machines).to receive(:most_steps).and_return(30_000_000)
       cause = ->(words) { read("/api/circuits/#{sheet}/common-cause?#{words}")['causes'].first }
       high = cause.call('high=A1:B/6&working=A1,A1:B/7,A1:B/8')
       expect(high['explains']).to eq(['Coolant temperature high'])
@@ -206,7 +206,7 @@ RSpec.describe Server::Routes::Circuits do
       unit = truck('start_24v', 'fuel_pump', 'grounds_truck', 'heater')
       ask = -> { read("/api/circuits/#{unit.id}/common-cause?dead=M2,B12&working=K11,U3") }
       read("/api/circuits/#{unit.id}")
-      allow(Server::Queries::Machines).to receive(:longest).and_return(0.4)
+      allow(Server::Queries::Machines).to receive(:most_steps).and_return(150_000)
       first = ask.call
       expect([status, first['progress']]).to match([202, include('done' => be_positive, 'total' => be > 200)])
       answers = Array.new(40) { ask.call }.find { |one| one.key?('causes') }
@@ -279,8 +279,10 @@ RSpec.describe Server::Routes::Circuits do
 
     it 'is not put together again for every point, once its sheets were refused' do
       circuits = Server::Queries::UnitCircuits.new(truck.id)
-      allow(Server::Queries::Machines).to receive(:whole).and_raise(Wattomneum::RefusedError, 'two sheets claim a post')
-      3.times { expect { circuits.node_of(SecureRandom.uuid, '1') }.to raise_error(Wattomneum::RefusedError, /claim a post/) }
+      allow(Server::Queries::Machines).to receive(:whole).and_raise(Wattomneum::SheetsDisagreeError, 'two sheets claim a post')
+      expect(Array.new(3) { circuits.node_of(SecureRandom.uuid, '1') }).to eq([nil, nil, nil])
+      expect { circuits.whole }.to raise_error(Wattomneum::SheetsDisagreeError, /claim a post/)
+      expect(circuits.drawn.sheet.loops.map(&:key)).to eq(%w[start charge])
       expect(Server::Queries::Machines).to have_received(:whole).once
     end
 

@@ -23,9 +23,9 @@ module Wattomneum
 
       # @param sheets [Array<Sheet>] of one unit, with its overrides; at least one
       # @param title [String]
-      # @raise [RefusedError] if there is none
+      # @raise [SheetsDisagreeError] if there is none, or they do not go together
       def initialize(sheets, title: 'The whole unit')
-        raise RefusedError, 'no sheet is fitted: fit one, and the unit has a circuit' if sheets.empty?
+        raise SheetsDisagreeError, 'no sheet is fitted: fit one, and the unit has a circuit' if sheets.empty?
 
         # What somebody drew goes before what is usual; one that draws its batteries one by one knows more of the bank than one that draws
         # it as a box.

@@ -75,8 +75,8 @@ module Wattomneum
       # @param node [String] any pin of a component
       # @return [Watch, nil] by which one sees whether that component works
       def watch_of(node)
-        id = node.split(':', 2).first
-        watches.find { |watch| watch.key == id && !watch.signal? }
+        @items[:watch_of] ||= watches.reject(&:signal?).reverse.to_h { |watch| [watch.key, watch] }.freeze
+        @items[:watch_of][node.split(':', 2).first]
       end
 
       # @param watch [Watch]

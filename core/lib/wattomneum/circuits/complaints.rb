@@ -40,8 +40,12 @@ module Wattomneum
 
       def works?(part, state)
         watch = @machine.circuit.watch_of("#{part.id}:")
+        Effort.spend!(STEPS_A_LOOK)
         watch && Questions::Workings.new(@machine.settled).works?(watch, state)
       end
+
+      STEPS_A_LOOK = 10
+      private_constant :STEPS_A_LOOK
     end
   end
 end

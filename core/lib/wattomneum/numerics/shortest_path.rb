@@ -8,6 +8,8 @@ module Wattomneum
     # Source: Dijkstra 1959, with a binary heap; with what is known to lie ahead, Hart, Nilsson and Raphael 1968; both from memory.
     module ShortestPath
       NOTHING_KNOWN = ->(_) { 0.0 }
+      STEPS_A_NODE = 5
+      private_constant :STEPS_A_NODE
 
       # @param start [Object] node to begin at
       # @param goals [Array<Object>] nodes to end at
@@ -41,7 +43,7 @@ module Wattomneum
 
           done[node] = true
           yield(node, cost.fetch(node))
-          Deadline.check!
+          Effort.spend!(STEPS_A_NODE)
           ways.call(node).each do |other, step, way|
             reached = cost.fetch(node) + step
             next if reached >= cost.fetch(other, Float::INFINITY)

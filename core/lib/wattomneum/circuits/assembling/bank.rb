@@ -17,7 +17,7 @@ module Wattomneum
 
         # @param part [Parts::Battery] of the sheet
         # @return [Hash{String => String}, nil] its posts to those of the drawing that are the same; nil where the drawing does not have it
-        # @raise [RefusedError] if the places of the sheet have it the wrong way round
+        # @raise [SheetsDisagreeError] if the places of the sheet have it the wrong way round
         def posts_of(part)
           nodes = part.pins.map { |pin| part.node(pin) }
           return box(nodes) if nodes.all? { |node| @shared.key?(node) }
@@ -33,7 +33,7 @@ module Wattomneum
           turned = nodes.find { |node| node.end_with?(':+') && @shared[node].end_with?(':-') }
           return @shared.slice(*nodes) unless turned
 
-          raise RefusedError, "\"#{@sheet.title}\" has #{turned} where the others have #{@shared[turned]}: its places have the battery the " \
+          raise SheetsDisagreeError, "\"#{@sheet.title}\" has #{turned} where the others have #{@shared[turned]}: its places have the battery the " \
                               'wrong way round. Mend them and bring it in again'
         end
 

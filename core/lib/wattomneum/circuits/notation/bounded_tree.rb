@@ -8,6 +8,9 @@ module Wattomneum
       # Builds the tree of a YAML text, and stops reading as soon as it is deeper or has more values than a sheet may have: the reader
       # itself takes time with the square of the depth.
       class BoundedTree < Psych::TreeBuilder
+        STEPS_A_VALUE = 5
+        private_constant :STEPS_A_VALUE
+
         # Where it was given up, and the way out.
         class TooMuch < StandardError
           attr_reader :line, :column, :way_out
@@ -49,7 +52,7 @@ module Wattomneum
         def scalar(*)
           @values += 1
           stop('more values than a sheet has', 'Split it into sheets') if @values > Budgets[:sheet_values]
-          Deadline.check!
+          Effort.spend!(STEPS_A_VALUE)
           super
         end
 

@@ -5,6 +5,8 @@ module Wattomneum
     module Notation
       # Holds named fields against what their table says they may be, and reads the numbers in them.
       class FieldCheck
+        STEPS_A_FIELD = 5
+        private_constant :STEPS_A_FIELD
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/i
 
         # @return [Array<Problem>]
@@ -52,7 +54,7 @@ module Wattomneum
         end
 
         def value_of(value, rule, path, name)
-          Deadline.check!
+          Effort.spend!(STEPS_A_FIELD)
           send(:"read_#{rule['type']}", value, rule, path, name)
         end
 

@@ -11,7 +11,8 @@ module Wattomneum
                   'awg' => :gauge_awg, 'length_m' => :length_m, 'zone' => :zone, 'twisted_with' => :twisted_with,
                   'shielded' => :shielded, 'ohm' => :ohm }.freeze
         LIMITS = { 'mm2' => [0.1, 400], 'length_m' => [0.01, 500], 'ohm' => [0.00001, 100_000_000] }.freeze
-        private_constant :LIMITS
+        STEPS_A_WIRE = 50
+        private_constant :LIMITS, :STEPS_A_WIRE
 
         # @param rows [Array<Row>]
         # @param parts [Array<Part>]
@@ -57,7 +58,7 @@ module Wattomneum
         end
 
         def wire(row, number)
-          Deadline.check!
+          Effort.spend!(STEPS_A_WIRE)
           known = NAMES.keys
           (row.fields.keys - known).each { |name| surplus(row, number, name, known) }
           return unless words?(row, number)

@@ -29,7 +29,7 @@ module Wattomneum
 
         # States before the first in which the item carries current stay as they are.
         def find(item)
-          Deadline.check!
+          Effort.spend!(@circuit.watches.size * states.size)
           first = states.index { |state| carries?(item, state) }
           return [] if first.nil?
 

@@ -27,11 +27,11 @@ module Wattomneum
         # @return [Integer] how much there is to work out
         def total = ways.effects.size
 
-        # The long part of the work; what was done when a deadline came is kept.
+        # The long part of the work; what was done when it was more than is allowed at once is kept.
         #
         # @yieldparam done [Integer] of total
         # @return [self]
-        # @raise [OverBudgetError] if a deadline holds that is shorter
+        # @raise [OverBudgetError] if it is more than is allowed at once
         def work_out(&)
           @rows ||= strengths.all(&)
           self

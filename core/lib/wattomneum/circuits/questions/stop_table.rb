@@ -69,7 +69,7 @@ module Wattomneum
           row.nothing_stops? ? 0 : 1
         end
 
-        # What opens in one run has one effect: solved once, and kept where a deadline cuts the work short.
+        # What opens in one run has one effect: solved once, and kept where it is more than is allowed at once.
         def lost
           runs = SeriesRuns.new(@circuit)
           @circuit.items.map do |item|
@@ -99,7 +99,8 @@ module Wattomneum
         end
 
         STUCK_OHM = 0.005
-        private_constant :STUCK_OHM
+        STEPS_A_LOOK = 5
+        private_constant :STUCK_OHM, :STEPS_A_LOOK
 
         def contacts
           sheet.parts.flat_map do |part|
@@ -129,7 +130,7 @@ module Wattomneum
         end
 
         def runs?(settled, state)
-          Deadline.check!
+          Effort.spend!(STEPS_A_LOOK)
           Workings.new(settled).works?(watch_in(settled.circuit), state) == (@stop.runs == 'held')
         end
 

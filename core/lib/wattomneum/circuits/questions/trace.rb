@@ -23,7 +23,8 @@ module Wattomneum
         PASSED = [Parts::Connector, Parts::Joint].freeze
         FEEDS = %w[battery alternator fuse fusible_link].freeze
         COIL_PINS = %w[85 86].freeze
-        private_constant :PASSED, :FEEDS, :COIL_PINS
+        STEPS_A_PIN = 10
+        private_constant :PASSED, :FEEDS, :COIL_PINS, :STEPS_A_PIN
 
         # @param sheet [Sheet]
         def initialize(sheet)
@@ -58,7 +59,7 @@ module Wattomneum
           runs = []
           walked = {}.compare_by_identity
           until waiting.empty?
-            Deadline.check!
+            Effort.spend!(STEPS_A_PIN)
             node = waiting.shift
             fresh = @at[node].uniq.reject { |wire| walked[wire] }
             fresh.each do |wire|

@@ -15,6 +15,9 @@ module Wattomneum
         # [slot of the result, slot one, slot two] in one flat array.
         Step = Struct.new(:node, :neighbours, :slots, :pairs)
 
+        STEPS_A_NODE = 5
+        private_constant :STEPS_A_NODE
+
         # @return [Array<Step>] in order
         attr_reader :steps
         # @return [Integer] how many conductances are kept, fill included
@@ -68,7 +71,7 @@ module Wattomneum
             steps << eliminate(node)
             around.each { |other| wait(waiting, other) unless other.zero? }
             Budgets.check(:elimination_sums, sums += steps.last.pairs.size / 3)
-            Deadline.check!
+            Effort.spend!(STEPS_A_NODE + steps.last.pairs.size)
           end
           steps.freeze
         end

@@ -16,6 +16,7 @@ module Wattomneum
           @circuit = circuit
           @network = circuit.network
           sort_branches
+          @steps_a_solve = steps_a_solve
           freeze
         end
 
@@ -46,7 +47,7 @@ module Wattomneum
         def solve(network, key_state, positions, opened)
           forward = positions.forward
           MOST_FLIPS.times do |flips|
-            Deadline.check!
+            Effort.spend!(@steps_a_solve)
             conducts = conducting(key_state, positions.with(forward: forward))
             conducts.concat(Array.new(network.branches.size - conducts.size, true))
             solution = network.solve(conducts, opened: opened)
@@ -98,6 +99,12 @@ module Wattomneum
         end
 
         private
+
+        # Its branches are gone through twice, its nodes eliminated and put back.
+        def steps_a_solve
+          sums = @network.elimination.steps.sum { |step| step.neighbours.size + (step.pairs.size / 3) }
+          (@network.branches.size + sums) / 2
+        end
 
         def fuse_ampere(solution, fuse) = @fuse_branches.fetch(fuse.id).map { |index| solution.current(index).abs }.max
 

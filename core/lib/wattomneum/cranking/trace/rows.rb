@@ -63,7 +63,7 @@ module Wattomneum
           loop do
             line = @input.gets("\n", LONGEST_LINE) or return
             @number += 1
-            Deadline.check! if (@number % LOOK_EVERY).zero?
+            Effort.spend!(LOOK_EVERY) if (@number % LOOK_EVERY).zero?
             line = line.encode(Encoding::UTF_8, Encoding::UTF_8, invalid: :replace).delete_prefix("\uFEFF") if @number == 1
             return line unless passed_over?(line)
           end

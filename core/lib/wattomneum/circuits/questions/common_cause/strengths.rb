@@ -22,7 +22,7 @@ module Wattomneum
 
           # @yieldparam done [Integer] how many effects are worked out
           # @return [Array<Array<Float>>] the sound machine first, then with each effect; in each by watch, then by key state
-          # @raise [OverBudgetError] if a deadline holds that is shorter; the next call goes on where it stopped
+          # @raise [OverBudgetError] if it is more than is allowed at once; the next call goes on where it stopped
           def all
             @effects.drop(@rows.size).each do |effect|
               @rows << with(effect)
@@ -60,7 +60,7 @@ module Wattomneum
           end
 
           def with(effect)
-            Deadline.check!
+            Effort.spend!(@circuit.watches.size * states.size)
             first = onset.of(branches: [*effect.opened, *effect.ohms.keys], shorted: [*effect.shorted&.first]) or return sound
             row(changed(effect, first), before: sound, from: first)
           end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'etc'
+require 'io/wait'
 require 'open3'
 
 module Server
@@ -16,16 +18,19 @@ module Server
     SIGNATURE = Digest::SHA256.hexdigest(SOURCES.map { |file| File.read(file) }.join).freeze
     # Memory of its process, beyond which a sheet is too large for it.
     MEGABYTES = 1_024
-    private_constant :PROGRAM, :SOURCES, :MEGABYTES
+    TICKS_A_SECOND = Etc.sysconf(Etc::SC_CLK_TCK)
+    LOOK_EVERY_SECONDS = 0.2
+    private_constant :PROGRAM, :SOURCES, :MEGABYTES, :TICKS_A_SECOND, :LOOK_EVERY_SECONDS
 
     # @param seeds [Integer] tries, of which the best is kept
-    # @param milliseconds [Integer] after which no further try begins
-    # @param deadline_s [Numeric] after which it is ended
+    # @param processor_seconds [Numeric] of one sheet, after which it is ended; on a busy machine they last longer
+    # @param silent_seconds [Numeric] after which one that does nothing at all is ended
     # @param command [Array<String>]
-    def initialize(seeds: 4, milliseconds: 6_000, deadline_s: Bounds[:layout_seconds],
+    def initialize(seeds: 4, processor_seconds: Bounds[:layout_processor_seconds], silent_seconds: Bounds[:layout_silent_seconds],
                    command: ['node', "--max-old-space-size=#{MEGABYTES}", PROGRAM])
-      @most = { seeds: seeds, milliseconds: milliseconds }
-      @deadline_s = deadline_s
+      @most = { seeds: seeds }
+      @processor_seconds = processor_seconds
+      @silent_seconds = silent_seconds
       @command = command
       @one_at_a_time = Mutex.new
     end
@@ -58,12 +63,31 @@ module Server
     end
 
     def listen
-      answer = Timeout.timeout(@deadline_s) { @output.gets }
-      answer || raise(EOFError)
-    rescue Timeout::Error
-      put_down
-      raise NoDrawingError, "the drawing was not ready after #{@deadline_s} s"
+      began = used_seconds
+      silent_since = now
+      used = began
+      until @output.wait_readable(LOOK_EVERY_SECONDS)
+        before = used
+        used = used_seconds
+        silent_since = now if used > before
+        give_up(used - began) if used - began > @processor_seconds || now - silent_since > @silent_seconds
+      end
+      @output.gets || raise(EOFError)
     end
+
+    def give_up(used)
+      put_down
+      raise NoDrawingError, "the drawing was not ready after #{used.round(1)} s of work"
+    end
+
+    # What the process has had of a core since it began; as much as ever once it is gone.
+    def used_seconds
+      File.read("/proc/#{@process.pid}/stat").split(') ').last.split.values_at(11, 12).sum(&:to_i) / TICKS_A_SECOND.to_f
+    rescue Errno::ENOENT, Errno::ESRCH
+      0.0
+    end
+
+    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
     def start
       @input, @output, @process = Open3.popen2(*@command)

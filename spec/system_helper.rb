@@ -2,7 +2,7 @@
 
 require 'capybara/rspec'
 require 'selenium-webdriver'
-Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
+(Dir[File.join(__dir__, 'support/*.rb')] - [File.join(__dir__, 'support/lay_demo_fleet.rb')]).each { |file| require file }
 
 RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |metadata| metadata[:type] ||= :system }

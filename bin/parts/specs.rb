@@ -1,23 +1,33 @@
 # frozen_string_literal: true
 
-# specs.rb COUNT FOLDER...: all specs in processes side by side with one summary: those of core in one, the others in so many, each with as much
-# work by the recorded run time.
+# specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in processes side by side with one summary: those of core by themselves,
+# the others in so many, each with as much work by the recorded run time.
 require 'turbo_tests'
 require 'fileutils'
 
+# What a part of the specs runs: its tags, in how many processes core reckons, and where its recorded run times lie, in the repository: a line
+# "path:seconds" each, a file that is not in it counts as an average one.
+Part = Struct.new(:tags, :core_processes, :run_times, :marked, keyword_init: true)
+PARTS = {
+  'everyday' => Part.new(tags: ['~long'], core_processes: 1, run_times: 'spec/run_times.txt', marked: //),
+  # What is tagged with seeds runs in both parts, less of it every day.
+  'long' => Part.new(tags: %w[long seeds], core_processes: 2, run_times: 'spec/run_times_long.txt', marked: /:long\b|:seeds\b/)
+}.freeze
+
 # turbo_tests knows recorded run times for the one folder "spec" only, and writes over what it reads.
 class SpecProcesses < TurboTests::Runner
-  # Run time of each file in seconds, kept in the repository: a line "path:seconds". A file that is not in it counts as an average one.
-  KNOWN = 'spec/run_times.txt'
   MEASURED = 'var/run_times.txt'
-  CORE = 'core/spec'
+  CORE = %r{\Acore/spec/}
+  PART = PARTS.fetch(ARGV.fetch(0))
 
   # @return [Integer] exit status
   def run
-    groups = [*shared_out(@files - [CORE], @count), *shared_out(@files & [CORE], 1)]
+    core, others = @files.partition { |file| file.match?(CORE) }
+    groups = [*shared_out(others, @count), *shared_out(core, PART.core_processes)]
+    beyond = groups.size - (core.empty? ? 0 : PART.core_processes)
     @num_processes = groups.size
     @reporter.report(groups) do
-      processes = groups.each.with_index(1).map { |files, number| number > @count ? beside(files, number) : started(files, number) }
+      processes = groups.each.with_index(1).map { |files, number| number > beyond ? beside(files, number) : started(files, number) }
       handle_messages
       @threads.each(&:join)
       processes.map { |process| process.value.exitstatus || 1 }.max
@@ -26,10 +36,11 @@ class SpecProcesses < TurboTests::Runner
 
   private
 
-  def shared_out(folders, count)
-    return [] if folders.empty?
+  def shared_out(files, count)
+    return [] if files.empty?
 
-    ParallelTests::RSpec::Runner.tests_in_groups(folders, count, group_by: :runtime, runtime_log: KNOWN, allowed_missing_percent: 100)
+    ParallelTests::RSpec::Runner.tests_in_groups(files, [count, files.size].min, group_by: :runtime, runtime_log: PART.run_times,
+                                                                                 allowed_missing_percent: 100)
   end
 
   def started(files, number) = start_regular_subprocess(files, number, record_runtime: true)
@@ -45,8 +56,9 @@ class SpecProcesses < TurboTests::Runner
   end
 end
 
-count, *folders = ARGV
+_, count, *folders = ARGV
 FileUtils.mkdir_p('var')
 FileUtils.rm_f(SpecProcesses::MEASURED)
-exit SpecProcesses.run(formatters: [{ name: 'progress', outputs: ['-'] }], tags: [], files: folders, count: Integer(count),
+files = folders.flat_map { |folder| Dir["#{folder}/**/*_spec.rb"] }.sort.select { |file| File.read(file).match?(SpecProcesses::PART.marked) }
+exit SpecProcesses.run(formatters: [{ name: 'progress', outputs: ['-'] }], tags: SpecProcesses::PART.tags, files: files, count: Integer(count),
                        seed: Random.rand(65_535).to_s, runtime_log: SpecProcesses::MEASURED)

@@ -8,20 +8,20 @@ import { patches } from './zones/patches.js'
  * A sheet as it is drawn: in one picture, or in one a zone where it is too large for one.
  *
  * @param {import('./types.js').Brief} brief
- * @param {{ seeds: number, milliseconds: number }} most tries, of which the best is kept, and when no further one begins
+ * @param {{ seeds: number }} most tries, of which the best is kept
  * @returns {Promise<import('./types.js').Drawing>}
  */
-export async function draw({ pieces, ...sheet }, { seeds, milliseconds }) {
+export async function draw({ pieces, ...sheet }, { seeds }) {
   const pictures = []
   for (const piece of pieces) {
-    pictures.push(await drawPicture({ ...sheet, ...piece }, { seeds: pieces.length > 1 ? 1 : seeds, milliseconds }))
+    pictures.push(await drawPicture({ ...sheet, ...piece }, { seeds: pieces.length > 1 ? 1 : seeds }))
   }
   return { pictures }
 }
 
 /**
  * @param {import('./types.js').PictureBrief} brief
- * @param {{ seeds: number, milliseconds: number }} most
+ * @param {{ seeds: number }} most
  * @returns {Promise<import('./types.js').Picture>}
  */
 async function drawPicture(brief, most) {

@@ -15,8 +15,8 @@ for await (const line of createInterface({ input: process.stdin, crlfDelay: Infi
   clearTimeout(idle)
   let answer
   try {
-    const { brief, seeds, milliseconds } = JSON.parse(line)
-    answer = { drawing: await draw(brief, { seeds, milliseconds }) }
+    const { brief, seeds } = JSON.parse(line)
+    answer = { drawing: await draw(brief, { seeds }) }
   } catch (error) {
     answer = { problem: error instanceof Error ? error.message : String(error) }
   }

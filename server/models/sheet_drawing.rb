@@ -6,7 +6,7 @@ module Server
     class SheetDrawing < Sequel::Model(:sheet_drawing)
       unrestrict_primary_key
       # One that began drawing and did not come to an end in this time is taken up by another.
-      LEFT_ALONE_S = 3 * Bounds[:layout_seconds]
+      LEFT_ALONE_S = 3 * Bounds[:layout_processor_seconds]
       # An order that nobody began on in this time is ordered once more.
       FORGOTTEN_S = 10
       # What stands in no version is a draft that was typed on: nobody who looks at it asks no more for so long.

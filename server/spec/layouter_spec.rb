@@ -28,8 +28,9 @@ RSpec.describe Server::Layouter do
     once = stand_in("gets; #{answering}")
     expect(Array.new(3) { once.draw(brief) }.uniq).to eq([{ 'pictures' => [] }])
     expect { stand_in('gets').draw(brief) }.to raise_error(described_class::NoDrawingError, /ended without an answer/)
-    silent = stand_in('gets; sleep 60', deadline_s: 0.5)
-    expect { silent.draw(brief) }.to raise_error(described_class::NoDrawingError, 'the drawing was not ready after 0.5 s')
+    [stand_in('gets; sleep 60', silent_seconds: 0.5), stand_in('gets; loop { 1 }', processor_seconds: 0.5)].each do |never|
+      expect { never.draw(brief) }.to raise_error(described_class::NoDrawingError, /was not ready after \d+\.\d s of work/)
+    end
     expect { described_class.new(command: ['no-such-program']).draw(brief) }.to raise_error(described_class::NoDrawingError, /Node is missing/)
   end
 end

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-# Six complaints from intake to close over the requests that the screens send, three seeds each, with suspects worked out. What is typed is
+# Six complaints from intake to close over the requests that the screens send, one seed each every day and six in the long part, with suspects worked out. What is typed is
 # what a hidden unit shows, never what the card predicts.
-RSpec.describe 'Six complaints, from intake to close', type: :http do
+RSpec.describe 'Six complaints, from intake to close', :seeds, type: :http do
   before { sign_in_as('electrician') }
 
   fault = Wattomneum::Practice::Fault
-  seeds = [31, 32, 33]
+  seeds = Extent.of([31], (31..36).to_a)
 
   def work_out_suspects
     key, job_id = Server::DB[:que_jobs].where(job_class: 'Server::Workers::WorkOutPredictions').select_map(:args).reverse

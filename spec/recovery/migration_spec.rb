@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The demo fleet taken back to before readings had points, and forward again: evidence is what it was.
-RSpec.describe 'The migration to readings between any points' do
+RSpec.describe 'The migration to readings between any points', :long do
   kept = %i[reading withdrawal judgement repair condemnation job job_event place disturbance attempt]
   before_points = 20
 

@@ -4,9 +4,9 @@
 RSpec.describe 'Heavy circuits' do
   before { DemoFleet.fresh }
 
-  # Two seconds on a machine that does nothing else; with margin here, where it does.
-  let(:most_seconds) { 4.0 }
-  let(:other_requests_most_seconds) { 2.0 }
+  # What is allowed is counted in steps, some two seconds of a core that does nothing else. These are caps against what is counted nowhere.
+  let(:most_seconds) { 12.0 }
+  let(:other_requests_most_seconds) { 6.0 }
 
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 

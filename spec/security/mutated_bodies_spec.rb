@@ -4,10 +4,10 @@
 RSpec.describe 'Writes as nobody would send them', :committed, :server do
   before { DemoFleet.fresh }
 
-  let(:count) { 3_000 }
+  let(:count) { Extent.of(700, 10_000) }
   let(:most_seconds) { 2.0 }
   let(:most_growth_kilobytes) { 50 * 1024 }
-  let(:random) { Random.new(20_261) }
+  let(:random) { Random.new(Extent.of(20_261, RSpec.configuration.seed)) }
   let(:spare_ids) { %i[unit job battery reading account].flat_map { |table| Server::DB[table].limit(2).select_map(:id) } }
 
   def resident_kilobytes = File.read('/proc/self/status')[/VmRSS:\s+(\d+)/, 1].to_i
@@ -37,7 +37,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
       names = [*verbs['parameters'], *verbs.dig('get', 'parameters')].filter_map { |one| one['name'] if one['in'] == 'query' }
       id = ids.find { |start, _| path.start_with?(start) }&.last
       keys = path == '/api/sums/{key}' ? Wattomneum::Sums::Catalogue::ALL : [nil]
-      keys.flat_map { |sum| Array.new(25) { read_once(path, id, sum, names, mutation) } }
+      keys.flat_map { |sum| Array.new(Extent.of(6, 40)) { read_once(path, id, sum, names, mutation) } }
     end
   end
 
@@ -54,7 +54,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
     expect(WriteRequests.new.all.map { |one| [one.verb, one.template] }.uniq).to match_array(WriteRequests.described)
   end
 
-  it 'are read as strangely, with the same good order' do
+  it 'are read as strangely, with the same good order', :seeds do
     replies = Server::DB.transaction(rollback: :always, auto_savepoint: true) do
       signed_in
       odd_reads(Mutation.new(random, spare_ids)).map do |path|
@@ -69,7 +69,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
     expect(late).to be_empty
   end
 
-  it 'answer below 500, in time, and leave no memory behind' do
+  it 'answer below 500, in time, and leave no memory behind', :seeds do
     replies = Server::DB.transaction(rollback: :always, auto_savepoint: true) do
       signed_in
       mutation = Mutation.new(random, spare_ids)

@@ -3,10 +3,11 @@
 require 'concurrent/atomic/atomic_boolean'
 require_relative '../../demo/load'
 
-# The demo fleet in the test database, laid anew for each example that writes by the role that owns it: made once, then copied back.
+# The demo fleet in the test database, laid anew for each example that writes by the role that owns it: made once, by lay_demo_fleet.rb for all
+# processes or by the first who needs it, then copied back.
 module DemoFleet
   COPY = 'demo_copy'
-  MADE = Concurrent::AtomicBoolean.new(false)
+  MADE = Concurrent::AtomicBoolean.new(ENV['DEMO_LAID'] == '1')
   # Nobody has written since it was laid: an example that only looks may have it as it is.
   UNTOUCHED = Concurrent::AtomicBoolean.new(false)
 
@@ -15,10 +16,17 @@ module DemoFleet
     return if only_looks && UNTOUCHED.true?
 
     UNTOUCHED.value = only_looks
+    emptied { |owner, tables| MADE.true? ? copy_back(owner, tables) : make(owner, tables) }
+  end
+
+  # Made, whatever there is.
+  def self.lay = emptied { |owner, tables| make(owner, tables) }
+
+  def self.emptied
     as_owner do |owner|
       tables = owner.tables - %i[schema_info] - owner.tables.grep(/\Aque_(values|lockers)/)
       owner.run("truncate #{tables.map { |table| owner.literal(Sequel.identifier(table)) }.join(', ')} restart identity cascade")
-      MADE.true? ? copy_back(owner, tables) : make(owner, tables)
+      yield owner, tables
     end
   end
 
@@ -54,7 +62,7 @@ module DemoFleet
     end
     owner.run("select setval(('public.' || quote_ident(sequencename))::regclass, last_value) from #{COPY}.counters")
   end
-  private_class_method :make, :copy_back, :as_owner
+  private_class_method :make, :copy_back, :as_owner, :emptied
 
   # With a session made beside the page: signing in itself is driven where it is the subject.
   def sign_in_as(role)

@@ -77,8 +77,8 @@ RSpec.describe Server::Queries::JobCircuit do
       allow_steps((steps_for(unit, 'start_24v') + steps_for(unit, 'start_24v', 'fuel_pump', 'grounds_truck', 'heater')) / 2)
       job = open_job(unit)
       expect(job['left_out']).to include('Worked out by', 'all 4 sheets', 'more than is worked out at once')
-      bench = take(job['id'], 'drop_ground_path', '1.9')
-      expect(bench['readings'].last).to include('verdict' => 'act')
+      bench = take(job['id'], 'ground_drop', '1.9')
+      expect(bench['readings'].last['judged']).to include('validity' => 'valid', 'rules_in' => [/starter case and negative post/])
       expect(read("/api/jobs/#{job['id']}")['loops'].map { |loop| loop['key'] }).to include('start')
       expect(read("/api/units/#{unit.id}")['loops']).not_to be_empty
       expect(read("/api/units/#{unit.id}/complaints")['things'].map { |one| one['part'] }).to include('M2')
@@ -90,7 +90,7 @@ RSpec.describe Server::Queries::JobCircuit do
       before = judged.call
       unit.update(usual_cranking_current_ampere: 614.9)
       allow_steps(50)
-      take(job['id'], 'drop_ground_path', '1.9')
+      take(job['id'], 'ground_drop', '1.9')
       expect([status, error['code'], error['message']]).to match([422, 'over_budget', /more than is worked out at once/])
       expect(judged.call).to eq(before)
       read("/api/jobs/#{job['id']}")

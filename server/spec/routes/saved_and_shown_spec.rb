@@ -4,7 +4,7 @@
 RSpec.describe Server::Routes::Base do
   before { sign_in_as('electrician') }
 
-  let(:job) { open_job }
+  let!(:job) { open_job }
 
   def fails(presenter, error)
     allow(presenter).to receive(:call).and_raise(error)

@@ -8,7 +8,7 @@ module Wattomneum
     # Source: Dijkstra 1959, with a binary heap; with what is known to lie ahead, Hart, Nilsson and Raphael 1968; both from memory.
     module ShortestPath
       NOTHING_KNOWN = ->(_) { 0.0 }
-      STEPS_A_NODE = 5
+      STEPS_A_NODE = 10
       private_constant :STEPS_A_NODE
 
       # @param start [Object] node to begin at

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# The next step followed blindly on hidden faults, ten seeds each (SEEDS=40 and bin/bench blind take more): what it mends must be what is broken.
-RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, ladders, order of work and gate together
-  seeds = ENV.fetch('SEEDS', 10).to_i
+# The next step followed blindly on hidden faults, two seeds each every day and forty in the long part: what it mends must be what is broken.
+RSpec.describe 'Blind runs', :seeds do # rubocop:disable RSpec/DescribeClass -- judges, ladders, order of work and gate together
+  seeds = Extent.of(2, 40)
   joint = ->(item, ohm) { Wattomneum::Practice::Fault.new(item: item, adds_ohm: ohm) }
   part = ->(element, kind, amount = nil) { Wattomneum::Practice::UnitFault.new(element: element, kind: kind, amount: amount) }
 
@@ -23,7 +23,7 @@ RSpec.describe 'Blind runs' do # rubocop:disable RSpec/DescribeClass -- judges, 
 
           still_wrong.empty? ? 'mended' : 'parked'
         end
-        expect(outcomes.count('mended')).to be >= outcomes.size * 0.8
+        expect(outcomes.count('mended')).to be >= (outcomes.size * 0.8).floor
       end
     end
   end

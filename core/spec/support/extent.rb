@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+# How much of what only numbers show is run: a little with every change, all of it in the long part (bin/test --long sets LONG).
+#
+# What is tagged :seeds runs in both, with as much of it as of says; what is tagged :long runs in the long part alone.
+module Extent
+  # @return [Boolean]
+  def self.long? = ENV['LONG'] == '1'
+
+  # @param everyday [Object] seeds, counts or lists for every change
+  # @param long [Object] for the long part
+  # @return [Object] one of the two
+  def self.of(everyday, long) = long? ? long : everyday
+end

@@ -6,6 +6,7 @@ module Server
     # @return [#call]
     def self.build
       Rack::Builder.new do
+        use Proxies
         use Rack::Protection::HostAuthorization, permitted_hosts: CONFIG.hosts, logging: false
         use Rack::Deflater
         use FrontEnd

@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
+require 'ipaddr'
+
 module Server
   # Settings: read from the environment once, checked, frozen, passed on.
   class Config
-    attr_reader :database_url, :environment, :argon_cost, :hosts
+    attr_reader :database_url, :environment, :argon_cost, :hosts, :proxies
 
     # @param env [Hash{String => String}]
     # @raise [ArgumentError] naming the variable that is missing or wrong
@@ -13,6 +15,7 @@ module Server
       @secure_session = env.fetch('SESSION_SECURE', '0') == '1'
       @argon_cost = test? ? { t_cost: 1, m_cost: 5 } : { t_cost: 2, m_cost: 15 }
       @hosts = %w[127.0.0.1 localhost] + env.fetch('HOSTS', '').split(',')
+      @proxies = proxies_of(env.fetch('PROXIES', '')).freeze
       @weather_url = weather_of(env['WEATHER_URL'].to_s)
       freeze
     end
@@ -27,6 +30,14 @@ module Server
     def secure_session? = @secure_session
 
     private
+
+    def proxies_of(text)
+      text.split(',').map do |one|
+        IPAddr.new(one.strip)
+      rescue IPAddr::Error
+        raise ArgumentError, "PROXIES names addresses or networks with commas between them, as in 10.0.0.5,10.1.0.0/16; got #{one.strip}"
+      end
+    end
 
     def weather_of(url)
       return if url.empty?

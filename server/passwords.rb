@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'argon2'
+require 'zxcvbn'
 require 'concurrent/atomic/semaphore'
 
 module Server
@@ -8,6 +9,13 @@ module Server
   module Passwords
     LEAST_LETTERS = 10
     TOO_SHORT = "needs #{LEAST_LETTERS} letters or more".freeze
+    # Powers of ten of guesses, with the words and names that people use tried first (Wheeler 2016); a name with a year behind it takes 8.3.
+    LEAST_STRENGTH = 9
+    # More of it is not looked at: it makes no password weaker.
+    MOST_LETTERS_LOOKED_AT = 72
+    EASY = 'is easy to guess: three or four words that have nothing to do with each other are not'
+    HOUSE = %w[wattomneum].freeze
+    private_constant :LEAST_STRENGTH, :MOST_LETTERS_LOOKED_AT, :EASY, :HOUSE
     IN_LINE = 'Others are signing in just now: wait a moment, it is tried again by itself'
     PLACES = Concurrent::Semaphore.new(Bounds[:password_checks_at_once])
     private_constant :PLACES
@@ -24,6 +32,17 @@ module Server
       ensure
         PLACES.release
       end
+    end
+
+    # @param password [String] long enough
+    # @param about [Array<String>] what anybody knows of whose it is
+    # @param field [String] where it was typed
+    # @return [void]
+    # @raise [Refusals::InvalidInput] if it is easy to guess
+    def self.check!(password, about:, field: 'password')
+      known = about.flat_map { |text| [text, *text.split(/[^[:alnum:]]+/)] } + HOUSE
+      strength = Zxcvbn.zxcvbn(password.unicode_normalize(:nfkc)[0, MOST_LETTERS_LOOKED_AT], known.reject(&:empty?).map(&:downcase)).fetch('guesses_log10')
+      raise Refusals::InvalidInput.new("This password #{EASY}", fields: { field => [EASY] }) if strength < LEAST_STRENGTH
     end
 
     # @param password [String]

@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
+require 'yaml'
+
 module Server
   # What the application's own role may do: read and write, but never change evidence. Append-only holds by triggers too.
   module Grants
-    APPEND_ONLY = %i[reading withdrawal judgement condemnation job_event audit ruling job_sheet sheet_item opened_at_reading].freeze
+    # @return [Hash{String => Array<String>}] append_only, audited and scratch to names of tables
+    TABLES = YAML.safe_load_file(File.join(__dir__, 'tables.yml')).freeze
 
     # @param db [Sequel::Database] connected as the owner
     # @param role [String]
@@ -14,7 +17,7 @@ module Server
       db.run("grant usage on schema public to #{role}")
       db.run("grant select, insert, update, delete on all tables in schema public to #{role}")
       db.run("grant usage, select on all sequences in schema public to #{role}")
-      APPEND_ONLY.each { |table| db.run("revoke update, delete, truncate on #{table} from #{role}") }
+      TABLES.fetch('append_only').each { |table| db.run("revoke update, delete, truncate on #{table} from #{role}") }
       db.run("revoke insert, update, delete on schema_info from #{role}")
     end
   end

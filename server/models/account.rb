@@ -23,6 +23,7 @@ module Server
         # @return [Account]
         # @raise [Refusals::InvalidInput] if the e-mail is somebody's
         def add(input)
+          Passwords.check!(input[:password], about: input.values_at(:email, :name))
           # The hash goes by itself: a statement that may fail would leave it in the database's log.
           with_own_email { create(**input.except(:password)) }.update(password_hash: Passwords.digest(input[:password]))
         end
@@ -56,6 +57,7 @@ module Server
         keep_a_lead(changes)
         before = role
         self.class.with_own_email { update(changes) }
+        Passwords.check!(input[:password], about: [email, name]) if input[:password]
         update(password_hash: Passwords.digest(input[:password])) if input[:password]
         because = why_sessions_end(input, before)
         Session.end_all(id, because: because, now: now) if because
@@ -67,18 +69,32 @@ module Server
       # @param keep [Session] the one that goes on; every other ends
       # @param now [Time]
       # @return [Account]
-      # @raise [Refusals::InvalidInput] if the current one is wrong
+      # @raise [Refusals::InvalidInput] if the current one is wrong, or the fresh one easy to guess
       def change_password(current:, fresh:, keep:, now:)
-        unless Passwords.match?(current, password_hash)
-          raise Refusals::InvalidInput.new('The password you have now is not that one', fields: { 'current' => ['is not your password'] })
-        end
-
+        refuse_wrong(current)
+        Passwords.check!(fresh, about: [email, name], field: 'fresh')
         update(password_hash: Passwords.digest(fresh))
         Session.end_all(id, because: 'password changed', now: now, except_id: keep.id)
         self
       end
 
+      # A lead lets somebody in whom wrong tries, their own or a stranger's, keep out.
+      #
+      # @param now [Time]
+      # @return [Account]
+      def release(now:)
+        SignInTry.release(email)
+        update(released_until: now + (Bounds[:release_minutes] * 60))
+        self
+      end
+
       private
+
+      def refuse_wrong(current)
+        return if Passwords.match?(current, password_hash)
+
+        raise Refusals::InvalidInput.new('The password you have now is not that one', fields: { 'current' => ['is not your password'] })
+      end
 
       def why_sessions_end(input, role_before)
         return 'blocked' if input[:blocked]

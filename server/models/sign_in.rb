@@ -9,13 +9,13 @@ module Server
 
       # @param login [String]
       # @param password [String]
-      # @param from [Hash] device and client_address
+      # @param from [Hash] device, client_address, and the token that the device brought along
       # @param now [Time]
-      # @return [Array(Account, String)] who it is, and the token of their session
+      # @return [Array(Account, String, String)] who it is, the token of their session, and that of their device
       # @raise [Refusals::WrongPassword, Refusals::Locked, Refusals::InLine]
       def self.call(login:, password:, from:, now:)
         login = Account.login_of(login)
-        tried = { login: login, client_address: from[:client_address] }
+        tried = { login: login, from: from }
         Passwords.in_turn do
           SignInTry.note(**tried, now: now)
           digest = Account.may_sign_in.where(email: login).get(:password_hash)
@@ -32,7 +32,7 @@ module Server
           account = Account.may_sign_in.where(email: login, password_hash: digest).for_share.first
           raise Refusals::WrongPassword, WRONG if account.nil?
 
-          [account, Session.begin_for(account, from: from, now: now)]
+          [account, Session.begin_for(account, from: from, now: now), KnownDevice.note(account, from[:token], now: now)]
         end
       end
       private_class_method :begin_session

@@ -19,7 +19,6 @@ module Server
         @record = record
         @circuit = record.circuit
         @kase = record.assessment.paths
-        symptom = record.job.symptom
         @drawn = @circuit.drawn.map { |one| [one, @circuit.about?(one.sheet)] }.sort_by.with_index { |(_, about), at| [about ? 0 : 1, at] }
         @read, = @drawn.find { |one, _| key.nil? || one.sheet.key == key }
         raise Refusals::NotFound, 'No such sheet in the circuit of this job' if @read.nil? && (key || @drawn.any?)

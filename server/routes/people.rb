@@ -25,6 +25,15 @@ module Server
         end
       end
 
+      # Whom wrong tries keep out.
+      post '/api/people/:id/release' do
+        allow!(:manage_people)
+        once(200, :people) do
+          account.release(now: Time.now.utc)
+          nil
+        end
+      end
+
       private
 
       def people = Presenters::People.call(Models::Account.by_name.all)

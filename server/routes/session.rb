@@ -6,8 +6,11 @@ module Server
     class Session < Base
       post '/api/sign-in' do
         input = contract!(Contracts::Credentials, most_bytes: Bounds[:anonymous_body_bytes])
-        account, token = Models::SignIn.call(**input, from: sender, now: Time.now.utc)
+        account, token, device = Models::SignIn.call(**input, from: sender, now: Time.now.utc)
+        # Whoever sat here before sits here no more.
+        session_here&.finish(because: 'somebody signed in here', now: Time.now.utc)
         SessionCookie.give(response, token)
+        SessionCookie.give_device(response, device)
         json(Presenters::Person.call(account))
       end
 
@@ -24,9 +27,12 @@ module Server
 
       put '/api/session/password' do
         person
-        once(200, :who) do
-          Passwords.in_turn { person.change_password(**contract!(Contracts::PasswordChange), keep: session_here, now: Time.now.utc) }
-          nil
+        # Counted by itself: what is refused takes nothing of it back.
+        Models::SignInTry.of_change(person, now: Time.now.utc) do
+          once(200, :who) do
+            Passwords.in_turn { person.change_password(**contract!(Contracts::PasswordChange), keep: session_here, now: Time.now.utc) }
+            nil
+          end
         end
       end
 
@@ -47,7 +53,7 @@ module Server
       private
 
       def who = Presenters::Person.call(person)
-      def sender = { device: request.user_agent, client_address: request.ip.to_s }
+      def sender = { device: request.user_agent, client_address: Proxies.client_address(request.env), token: SessionCookie.device_token(request) }
 
       def own_sessions
         running = Models::Session.where(account_id: person.id).running(Time.now.utc).order(Sequel.desc(:seen_at)).all

@@ -21,6 +21,13 @@ module Server
         end
       end
 
+      # The one that is planned is brought forward.
+      #
+      # @param at [Time]
+      def self.sooner(at)
+        DB[:que_jobs].where(job_class: name, finished_at: nil, expired_at: nil).where { run_at > at }.update(run_at: at)
+      end
+
       # @param weather [Weather]
       # @param now [Time]
       # @return [Array<String>] yards of which it said nothing
@@ -28,9 +35,12 @@ module Server
         coming = Models::Night.dawns(now)
         today = Models::Yard.days(now)
         Models::Yard.all.filter_map do |yard|
-          [coming.fetch(yard.id), today.fetch(yard.id)].uniq.each { |dawn| Models::Night.hear(yard, dawn, weather.night(yard.name, dawn)) }
+          # The dawn after next too: in the morning it is this evening's.
+          [coming.fetch(yard.id), coming.fetch(yard.id) + 1, today.fetch(yard.id)].uniq.each do |dawn|
+            Models::Night.hear(yard, dawn, weather.night(yard.name, dawn))
+          end
           nil
-        rescue Weather::Silent => e
+        rescue Outside::Silent => e
           warn "weather for #{yard.name}: #{e.message}"
           yard.name
         end
@@ -39,8 +49,10 @@ module Server
       def run
         return if CONFIG.weather_url.nil?
 
+        # The next one first: it comes whatever becomes of this one.
+        self.class.plan(at: Time.now.utc + EVERY_SECONDS)
         silent = self.class.ask(Weather.new(CONFIG.weather_url))
-        self.class.plan(at: Time.now.utc + (silent.empty? ? EVERY_SECONDS : AGAIN_SECONDS))
+        self.class.sooner(Time.now.utc + AGAIN_SECONDS) if silent.any?
       end
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Six complaints from intake to close over the requests that the screens send, one seed each every day and six in the long part, with suspects worked out. What is typed is
-# what a hidden unit shows, never what the card predicts.
+# Six complaints from intake to close over the requests that the screens send, one seed each every day and six in the long part, with suspects
+# worked out. What is typed is what a hidden unit shows, never what the card predicts.
 RSpec.describe 'Six complaints, from intake to close', :seeds, type: :http do
   before { sign_in_as('electrician') }
 

@@ -58,7 +58,7 @@ RSpec.describe 'The whole house' do
   end
 
   # One house for all of it: it takes most of a minute to come up.
-  it 'keeps its owner from what serves, shares its people and writes with a second start, and loses and doubles nothing, whatever is killed', :seeds do
+  it 'keeps its owner from what serves, shares people and writes with a second start, and loses and doubles nothing, whatever is killed', :seeds do
     WholeHouse.run(MOST_DEATHS: 100) do |house|
       expect_no_owner_in(house)
       WholeHouse.run(DATABASE_URL: database(house)) { |second| expect_one_write_by(house, second) }

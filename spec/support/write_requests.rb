@@ -32,7 +32,7 @@ class WriteRequests
     [write('post', '/api/sign-in', { login: 'reader@skarrow.example', password: 'wrong' }), write('post', '/api/sign-out'),
      write('put', '/api/session/password', { current: 'wrong', fresh: 'long enough' }),
      write('post', '/api/sessions/{id}/end', id: uuid), write('post', '/api/requests/{id}/settlement', id: uuid),
-     write('post', '/api/people', { name: 'Ivo', email: "#{uuid}@spec.example", role: 'driver', password: 'first password' }),
+     write('post', '/api/people', { name: 'Ivo', email: "#{uuid}@spec.example", role: 'driver', password: 'first words of many' }),
      write('patch', '/api/people/{id}', { name: 'Ivo', email: account.email, role: 'driver', blocked: false }, id: account.id),
      write('put', '/api/yards/{id}/night', { dawn: Date.today.iso8601, low_celsius: -7.5, day_before_celsius: -2.0 }, id: yard.id),
      write('post', '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: @unit.id, outcome: 'slow' }] }),

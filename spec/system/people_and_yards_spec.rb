@@ -22,16 +22,16 @@ RSpec.describe 'People and yards' do
     select 'driver: reports what fails', from: 'Role'
     click_button 'Add the person'
     expect(page).to have_content('needs 10 letters or more')
-    fill_in 'First password', with: 'first password'
+    fill_in 'First password', with: 'first words of many'
     click_button 'Add the person'
     expect(page).to have_css('li', text: 'Ivo Sand, driver')
     sign_out
 
-    sign_in('ivo@skarrow.example', 'first password')
+    sign_in('ivo@skarrow.example', 'first words of many')
     click_button 'Ivo Sand, driver'
     click_button 'Change your password'
-    fill_in 'The one you have', with: 'first password'
-    fill_in 'The new one', with: 'second password'
+    fill_in 'The one you have', with: 'first words of many'
+    fill_in 'The new one', with: 'wet gloves at dawn'
     click_button 'Change it'
     expect(page).to have_content('Changed. Anywhere else you are signed out.')
     find('body').send_keys(:escape)
@@ -44,7 +44,7 @@ RSpec.describe 'People and yards' do
     click_button 'Save the person'
     expect(page).to have_css('li', text: 'Ivo Sand, driver, may not sign in')
     sign_out
-    sign_in('ivo@skarrow.example', 'second password')
+    sign_in('ivo@skarrow.example', 'wet gloves at dawn')
     expect(page).to have_content('E-mail or password is wrong')
   end
 

@@ -29,45 +29,59 @@ RSpec.describe 'Writing' do
     Browser.network(offline: false)
   end
 
-  it 'takes a reading once whose reply was lost, over a reload, and asks before it sends what was changed since' do
+  # What of the form is on the device, told by another page of the same origin.
+  def kept_states
+    page.evaluate_async_script(<<~JS)
+      const done = arguments[0]
+      const asked = indexedDB.open('unsent')
+      asked.onsuccess = () => {
+        const all = asked.result.transaction('unsent').objectStore('unsent').getAll()
+        all.onsuccess = () => { asked.result.close(); done(all.result.map((one) => one.state)) }
+      }
+    JS
+  end
+
+  it 'takes a reading once whose reply was lost: it waits, is sent again by itself, and no pad opens with it' do
     open_pad
     Interference.with(:lose_reply)
     type_and_save('25.3')
-    expect(page).to have_content('The server gave no clear answer')
-    expect(readings).to eq(1)
-    open_pad
-    expect(page).to have_field('Reading', with: '25.3')
-    press find_button('Save the reading')
-    # The evidence counted it before it was sent again: only the pad tells that the answer came.
-    expect(page).to have_no_field('Reading')
     expect(page).to have_css('#evidence span', exact_text: '1')
     expect(readings).to eq(1)
-
+    expect(page).to have_no_button('waiting')
     open_pad
-    Interference.with(:lose_reply)
-    type_and_save('25.2')
-    expect(page).to have_content('The server gave no clear answer')
+    expect(page).to have_field('Reading', with: '')
     type_and_save('25.1')
-    expect(page).to have_content('was saved after all')
-    expect(page).to have_field('Reading', with: '25.1')
-    expect([readings, page]).to match([2, have_css('#evidence span', exact_text: '2')])
+    expect(page).to have_css('#evidence span', exact_text: '2')
+    expect(Server::Models::Reading.where(job_id: job.id).order(:taken_at).select_map(:value_text)).to eq(%w[25.3 25.1])
+    expect(kept_states).to eq([])
   end
 
-  it 'sends anew what never arrived, changed or not, and only that' do
+  it 'sends what was on its way when its page went, once, when a page opens, and what never arrived too' do
     open_pad
-    Interference.with(:gateway_timeout)
-    type_and_save('25.3')
-    expect(page).to have_content('The server gave no clear answer')
+    fill_in 'Reading', with: '25.3'
+    # The page goes between the request and its answer.
+    page.execute_script("window.fetch = () => new Promise(() => undefined)")
+    press find_button('Save the reading')
+    expect(page).to have_button('Saving …', disabled: true)
+    expect(kept_states).to eq(['sending'])
+    visit '/units'
+    expect(page).to have_css('h1').and have_no_button('waiting')
+    expect(readings).to eq(1)
+    open_pad
+    expect(page).to have_field('Reading', with: '')
+    Interference.with(:gateway_timeout, times: 2)
     type_and_save('25.4')
-    expect(page).to have_css('#evidence span', exact_text: '1')
-    expect(Server::Models::Reading.where(job_id: job.id).select_map(:value_text)).to eq(['25.4'])
+    expect(page).to have_css('#evidence span', exact_text: '2')
+    expect(Server::Models::Reading.where(job_id: job.id).order(:taken_at).select_map(:value_text)).to eq(%w[25.3 25.4])
   end
 
-  it 'keeps what waits for the network in order, over a restart, shows what was refused and lets it be mended' do
+  it 'keeps what waits in order, on the page it belongs to and over a restart, and lets what was refused be mended without losing a word' do
     open_pad
     offline do
       type_and_save('25.3')
       expect(page).to have_button('1 waiting')
+      within('[aria-label="Not yet sent"]') { expect(page).to have_content('read, not yet sent') }
+      expect(find('[data-step]')).to have_content('this step does not know of it')
       fill_in 'Taken off or opened', with: 'Negative lead'
       click_button 'Note it'
       expect(page).to have_button('2 waiting')
@@ -76,20 +90,30 @@ RSpec.describe 'Writing' do
       expect(page).to have_button('3 waiting')
       job.update(seen: 'somebody else was here')
     end
-    visit '/units'
+    visit '/'
     expect(page).to have_button('1 refused')
+    within('[aria-label="Not yet sent"]') { expect(page).to have_content('Somebody else changed this job meanwhile') }
     expect([readings, Server::Models::Disturbance.where(job_id: job.id).count, job.refresh.state]).to eq([1, 1, 'open'])
+    # Something newer is typed there: the refused one takes its place from nobody.
+    visit "/jobs/#{job.id}"
+    fill_in 'Reason, where one is needed', with: 'Newer words'
     click_button '1 refused'
-    expect(page).to have_content('Somebody else changed this job meanwhile')
-    click_button 'Mend it where it was typed'
+    within('[role=dialog]') { click_button 'Mend it where it was typed' }
+    expect(page).to have_content('Something newer is typed there')
+    find('[role=dialog]').send_keys(:escape)
+    fill_in 'Reason, where one is needed', with: ''
+    click_button '1 refused'
+    within('[role=dialog]') { click_button 'Mend it where it was typed' }
     expect(page).to have_field('Reason, where one is needed', with: 'Waits for a part')
-    expect(page).to have_no_button('refused')
+    # Until it is saved both are there.
+    expect(page).to have_button('1 refused')
     press find_button('Park it')
-    expect(page).to have_content('This job is parked')
+    expect(page).to have_content('This job is parked').and have_no_button('1 refused')
+    expect(kept_states).to eq([])
   end
 
   # A browser closes what a sleeping tab holds open, or wants its room: the page goes on with a new connection.
-  it 'keeps what is typed offline after the browser closed the store under the page' do
+  it 'keeps what is typed offline after the browser closed the store under the page, and says so where the device keeps nothing more' do
     open_pad
     Browser.chrome.execute_cdp('Storage.clearDataForOrigin', origin: Capybara.current_session.server.base_url, storageTypes: 'indexeddb')
     offline do
@@ -98,6 +122,48 @@ RSpec.describe 'Writing' do
     end
     expect(page).to have_no_button('1 waiting')
     expect(readings).to eq(1)
+
+    open_pad
+    page.execute_script(<<~JS)
+      IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError') }
+      Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') }
+    JS
+    fill_in 'Reading', with: '25.2'
+    expect(page).to have_css('[role=alert]', text: 'This device keeps nothing more')
+    offline do
+      press find_button('Save the reading')
+      expect(page).to have_content('leave this page open until the network is back')
+      expect(page).to have_field('Reading', with: '25.2')
+    end
+    press find_button('Save the reading')
+    expect(page).to have_css('#evidence span', exact_text: '2')
+    click_button 'Yard or cab'
+    expect(page.evaluate_script('document.documentElement.dataset.theme')).to eq('dark')
+  end
+
+  it 'keeps a draft apart for each tab, gives a new tab what a closed one left, and takes back what was taken back' do
+    visit "/units/#{unit.id}/jobs/new"
+    fill_in 'Complaint, in the driver’s words', with: 'Of the first tab'
+    first = page.current_window
+    second = open_new_window
+    within_window(second) do
+      visit "/units/#{unit.id}/jobs/new"
+      expect(page).to have_field('Complaint, in the driver’s words', with: '')
+      fill_in 'Complaint, in the driver’s words', with: 'Of the second tab'
+      visit "/units/#{unit.id}/jobs/new"
+      expect(page).to have_field('Complaint, in the driver’s words', with: 'Of the second tab')
+      second.close
+    end
+    page.switch_to_window(first)
+    visit "/units/#{unit.id}/jobs/new"
+    expect(page).to have_field('Complaint, in the driver’s words', with: 'Of the first tab')
+    fill_in 'Complaint, in the driver’s words', with: ''
+    visit "/units/#{unit.id}/jobs/new"
+    expect(page).to have_field('Complaint, in the driver’s words', with: 'Of the second tab')
+    fill_in 'Complaint, in the driver’s words', with: 'Just clicks'
+    click_button 'Open the job'
+    expect(page).to have_css('h1', text: unit.number).and have_css('[data-step]')
+    expect(kept_states).to eq([])
   end
 
   it 'shows both versions of a unit that somebody else changed, and saves what was chosen line by line' do

@@ -19,13 +19,11 @@ RSpec.describe Wattomneum::Effort do
 
   it 'is the same however long the machine takes for it' do
     quiet = long.transform_values { |work| described_class.of(&work) }
-    # A clock on which an hour passes at every look, and a thread that takes the processor away meanwhile.
+    # A clock on which an hour passes at every look.
     hours = 0
     allow(Process).to receive(:clock_gettime) { hours += 3_600 }
     allow(Time).to receive(:now) { Time.at(hours += 3_600) }
-    thief = Thread.new { loop { 10_000.times { |n| n * n } } }
     busy = long.transform_values { |work| described_class.of(&work) }
-    thief.kill
     expect(busy).to eq(quiet)
     expect(quiet.values).to all(be > 5)
   end
@@ -48,10 +46,5 @@ RSpec.describe Wattomneum::Effort do
         2.times { described_class.spend!(2) }
       end
     end.to raise_error(Wattomneum::OverBudgetError, /Cut it/)
-  end
-
-  it 'is another for each thread' do
-    other = described_class.within(1) { Thread.new { described_class.of { described_class.spend!(7) } }.value }
-    expect(other).to eq(7)
   end
 end

@@ -77,7 +77,7 @@ RSpec.describe Server::Presenters::JobDrawing do
   it 'draws the sheet alone where its sheets do not go together to one circuit, and says so where there is none' do
     job = pump_job(unit_with('fuel_pump'))
     bare = open_job(a_unit)['id']
-    allow(Server::Queries::Machines).to receive(:whole).and_raise(Wattomneum::RefusedError, 'they do not go together')
+    allow(Server::Queries::Machines).to receive(:whole).and_raise(Wattomneum::SheetsDisagreeError, 'they do not go together')
     expect(drawing(job).values_at('sheet', 'ids', 'readings', 'suspects')).to eq(['fuel_pump', {}, [], []])
     expect(drawing(bare).values_at('sheet', 'pictures', 'problem')).to match([nil, [], /no circuit/])
   end

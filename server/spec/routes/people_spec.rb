@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Server::Routes::People do
-  def fields(**changes) = { name: 'Ivo Sand', email: "ivo#{SecureRandom.hex(3)}@spec.example", role: 'driver', password: 'first password', **changes }
+  def fields(**changes) = { name: 'Ivo Sand', email: "ivo#{SecureRandom.hex(3)}@spec.example", role: 'driver', password: 'first words of many', **changes }
   def row(email) = read('/api/people')['people'].find { |one| one['email'] == email }
 
   def sign_in(email, password)
@@ -17,10 +17,10 @@ RSpec.describe Server::Routes::People do
     clear_cookies
     sign_in(" #{ivo[:email].capitalize}", ivo[:password])
     expect(read('/api/session')).to include('name' => 'Ivo Sand', 'role' => 'driver')
-    write(:put, '/api/session/password', { current: 'first password', fresh: 'one of my own' })
+    write(:put, '/api/session/password', { current: 'first words of many', fresh: 'wet gloves at dawn' })
     expect([status, read('/api/session')['name']]).to eq([200, 'Ivo Sand'])
     clear_cookies
-    expect([sign_in(ivo[:email], 'first password'), sign_in(ivo[:email], 'one of my own')]).to eq([401, 200])
+    expect([sign_in(ivo[:email], 'first words of many'), sign_in(ivo[:email], 'wet gloves at dawn')]).to eq([401, 200])
   end
 
   it 'keeps passwords out of replies, the audit and the record of requests' do
@@ -65,7 +65,7 @@ RSpec.describe Server::Routes::People do
     elsewhere = rack_mock_session.cookie_jar
     clear_cookies
     sign_in(account.email, 'long enough')
-    write(:put, '/api/session/password', { current: 'long enough', fresh: 'longer than before' })
+    write(:put, '/api/session/password', { current: 'long enough', fresh: 'nine cold copper strands' })
     expect(read('/api/session')['email']).to eq(account.email)
     rack_mock_session.cookie_jar = elsewhere
     read('/api/session')
@@ -103,7 +103,7 @@ RSpec.describe Server::Routes::People do
 
   it 'refuses the wrong present password, anybody but a lead, and people who are not there' do
     sign_in_as('electrician')
-    write(:put, '/api/session/password', { current: 'not mine at all', fresh: 'longer than before' })
+    write(:put, '/api/session/password', { current: 'not mine at all', fresh: 'nine cold copper strands' })
     expect([status, error['fields'].keys]).to eq([422, ['current']])
     write(:post, '/api/people', fields)
     expect(status).to eq(403)
@@ -120,7 +120,7 @@ RSpec.describe Server::Routes::People do
     Server::DB.loggers << Logger.new(log)
     write(:post, '/api/people', fields(email: lead.email))
     write(:post, '/api/people', other = fields)
-    write(:patch, "/api/people/#{row(other[:email])['id']}", { email: lead.email, password: 'another password' })
+    write(:patch, "/api/people/#{row(other[:email])['id']}", { email: lead.email, password: 'cold strands of copper' })
     expect([status, log.string]).to match([422, include('ERROR')])
     expect(log.string.lines.grep(/ERROR/).join).not_to include('$argon2')
   ensure

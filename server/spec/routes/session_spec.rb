@@ -44,7 +44,7 @@ RSpec.describe Server::Routes::Session do
     account = sign_in_as('reader')
     stub_const('Server::CONFIG', secure)
     sign_in(account.email)
-    expect(last_response.headers['set-cookie'].downcase).to include('; secure')
+    expect(Array(last_response.headers['set-cookie']).join.downcase).to include('; secure')
   end
 
   it 'ends on the server when somebody signs out: the cookie alone opens nothing' do
@@ -56,8 +56,16 @@ RSpec.describe Server::Routes::Session do
     expect(status).to eq(200)
   end
 
+  it 'ends when somebody else signs in at the same device' do
+    first = sign_in_as('lead')
+    kept = jar.dup
+    second = sign_in_as('reader')
+    expect(read('/api/session')['email']).to eq(second.email)
+    expect([as(kept), Server::Models::Session.where(account_id: first.id).get(:ended_because)]).to eq([401, 'somebody signed in here'])
+  end
+
   it 'ends with a new role or a new password given by a lead' do
-    { role: 'electrician', password: 'a new one for you' }.each do |field, value|
+    { role: 'electrician', password: 'cold strands of copper' }.each do |field, value|
       account = sign_in_as('reader')
       theirs = jar
       clear_cookies

@@ -45,7 +45,7 @@ RSpec.describe Server::Workers::AskWeather do
     ask(ok({ low_celsius: -8.5 }.to_json))
     said_at = night.said_at
     [ok('no json'), ok('[]'), ok('{}'), ok({ low_celsius: -200 }.to_json), ok({ low_celsius: 'cold' }.to_json),
-     ok(%({"low_celsius": -3, "more": "#{'x' * 9000}"})), "HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", '', 'garbage'].each do |answer|
+     ok(%({"low_celsius": -3, "more": "#{'x' * 20_000}"})), "HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", '', 'garbage'].each do |answer|
       expect { ask(answer) }.to output(/weather for/).to_stderr
     end
     expect { expect(described_class.ask(Server::Weather.new('http://127.0.0.1:1'))).to include(yard.name) }.to output(/weather for/).to_stderr
@@ -60,6 +60,29 @@ RSpec.describe Server::Workers::AskWeather do
     end
     described_class.ask(weather)
     expect(night).to have_attributes(low_celsius: -15.0, source: 'typed')
+  end
+
+  it 'asks for the dawn after next too: at noon it is the evening that people look at' do
+    yard
+    ask(ok({ low_celsius: -8.5 }.to_json))
+    expect(Server::Models::Night.where(yard_id: yard.id).select_order_map(:dawn)).to include(dawn, dawn + 1)
+  end
+
+  it 'has planned the next asking before this one begins, and brings it forward where it was silent' do
+    Server::DB[:que_jobs].delete
+    yard
+    planned = -> { Server::DB[:que_jobs].where(job_class: described_class.name).select_map(:run_at) }
+    stub_const('Server::CONFIG', Server::Config.new(ENV.to_h.merge('WEATHER_URL' => 'http://127.0.0.1:1')))
+    allow(described_class).to receive(:ask) do
+      expect(planned.call).to match([be_within(60).of(Time.now + described_class::EVERY_SECONDS)])
+      raise 'broken of ours'
+    end
+    asking = described_class.new(args: [])
+    expect { asking.run }.to raise_error('broken of ours')
+    expect(planned.call.size).to eq(1)
+    allow(described_class).to receive(:ask).and_return(['Ridge Camp'])
+    asking.run
+    expect(planned.call).to match([be_within(30).of(Time.now + described_class::AGAIN_SECONDS)])
   end
 
   it 'is not planned where no service is named' do

@@ -24,7 +24,7 @@ RSpec.describe Server::Workers::Nightly do
       models::Session.create(account_id: account.id, token_digest: token,
     **rest)
     end
-    models::SignInTry.dataset.insert(kind: 'login', key: 'old', since: Time.now.utc - (2 * day))
+    models::SignInTry.dataset.insert(kind: 'network', key: 'old', wrong_at: Time.now.utc - (2 * day))
     before = models::Reading.count
     gone = Server::Queries::Leftovers.new(now: Time.now.utc).throw_out
     expect(gone).to include(request: 1, session: 2, sign_in_try: 1)

@@ -11,6 +11,7 @@ import { Button } from '../shared/ui/Button'
 import { Sheet } from '../shared/ui/Sheet'
 import { Waiting } from '../shared/ui/Waiting'
 import { Frame } from './Frame'
+import { Opened } from './Opened'
 import { page } from './page'
 
 const batteries = () => import('../features/batteries')
@@ -101,47 +102,49 @@ function Pages() {
     )
   }
   return (
-    <Frame person={person}>
-      <ErrorBoundary key={pathname}>
-        <Suspense fallback={<Waiting what="the page" />}>
-          <Routes>
-            <Route path="/" element={<Today />} />
-            <Route path="/units" element={<UnitList />} />
-            <Route path="/units/new" element={<NewUnitPage />} />
-            <Route path="/units/:id" element={<UnitSheetPage />} />
-            <Route path="/units/:id/grounds" element={<GroundsPage />} />
-            <Route path="/units/:id/rounds/:kind" element={<RoundPage />} />
-            <Route path="/units/:id/traces" element={<TracesPage />} />
-            <Route path="/units/:id/engine" element={<EnginePage />} />
-            <Route path="/units/:id/engine/cap-labels" element={<CapLabelsPage />} />
-            <Route path="/units/:id/edit" element={<EditUnitPage />} />
-            <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
-            <Route path="/tag/:id" element={<TagPage />} />
-            <Route path="/jobs" element={<JobList />} />
-            <Route path="/jobs/:id" element={<JobBenchPage />} />
-            <Route path="/jobs/:id/drawing" element={<JobDrawingPage />} />
-            <Route path="/shelf" element={<ShelfPage />} />
-            <Route path="/parts/:id" element={<PartPage />} />
-            <Route path="/batteries/:id" element={<BatteryPage />} />
-            <Route path="/circuits" element={<CircuitsPage />} />
-            <Route path="/circuits/:id" element={<SheetPage />} />
-            <Route path="/drafts/:id" element={<EditorPage />} />
-            <Route path="/sums" element={<SumsPage />} />
-            <Route path="/sums/:key" element={<SumsPage />} />
-            <Route path="/house-rules" element={<HouseRulesPage />} />
-            <Route
-              path="*"
-              element={
-                <p className="py-8">
-                  Nothing is kept under this address, part of it may be lost: look it up by its number.
-                </p>
-              }
-            />
-          </Routes>
-        </Suspense>
-      </ErrorBoundary>
-      <SignInAgain person={person} />
-    </Frame>
+    <Opened person={person.id}>
+      <Frame person={person}>
+        <ErrorBoundary key={pathname}>
+          <Suspense fallback={<Waiting what="the page" />}>
+            <Routes>
+              <Route path="/" element={<Today />} />
+              <Route path="/units" element={<UnitList />} />
+              <Route path="/units/new" element={<NewUnitPage />} />
+              <Route path="/units/:id" element={<UnitSheetPage />} />
+              <Route path="/units/:id/grounds" element={<GroundsPage />} />
+              <Route path="/units/:id/rounds/:kind" element={<RoundPage />} />
+              <Route path="/units/:id/traces" element={<TracesPage />} />
+              <Route path="/units/:id/engine" element={<EnginePage />} />
+              <Route path="/units/:id/engine/cap-labels" element={<CapLabelsPage />} />
+              <Route path="/units/:id/edit" element={<EditUnitPage />} />
+              <Route path="/units/:id/jobs/new" element={<NewJobPage />} />
+              <Route path="/tag/:id" element={<TagPage />} />
+              <Route path="/jobs" element={<JobList />} />
+              <Route path="/jobs/:id" element={<JobBenchPage />} />
+              <Route path="/jobs/:id/drawing" element={<JobDrawingPage />} />
+              <Route path="/shelf" element={<ShelfPage />} />
+              <Route path="/parts/:id" element={<PartPage />} />
+              <Route path="/batteries/:id" element={<BatteryPage />} />
+              <Route path="/circuits" element={<CircuitsPage />} />
+              <Route path="/circuits/:id" element={<SheetPage />} />
+              <Route path="/drafts/:id" element={<EditorPage />} />
+              <Route path="/sums" element={<SumsPage />} />
+              <Route path="/sums/:key" element={<SumsPage />} />
+              <Route path="/house-rules" element={<HouseRulesPage />} />
+              <Route
+                path="*"
+                element={
+                  <p className="py-8">
+                    Nothing is kept under this address, part of it may be lost: look it up by its number.
+                  </p>
+                }
+              />
+            </Routes>
+          </Suspense>
+        </ErrorBoundary>
+        <SignInAgain person={person} />
+      </Frame>
+    </Opened>
   )
 }
 

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { signOut } from '../shared/api/sessions'
-import { useOutbox } from '../shared/outbox/useOutbox'
+import { useUnsent } from '../shared/unsent/useUnsent'
 import { Button } from '../shared/ui/Button'
 import { ErrorNote } from '../shared/ui/ErrorNote'
 
@@ -10,7 +10,7 @@ export function Leave({ person, look = 'plain' }: { person: number; look?: 'plai
   const client = useQueryClient()
   const [asked, setAsked] = useState(false)
   const [error, setError] = useState<Error | null>(null)
-  const { waiting, refused } = useOutbox(person)
+  const { waiting, refused } = useUnsent(person)
   const kept = waiting.length + refused.length
   const leave = async () => {
     try {

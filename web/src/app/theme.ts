@@ -1,9 +1,11 @@
+import { kept, keepHere } from '../shared/device/setting'
+
 const KEY = 'theme'
 type Theme = 'light' | 'dark'
 
 const chosen = (): Theme => {
-  const kept = localStorage.getItem(KEY)
-  if (kept === 'light' || kept === 'dark') return kept
+  const chosenHere = kept(KEY)
+  if (chosenHere === 'light' || chosenHere === 'dark') return chosenHere
   return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
 }
 
@@ -13,6 +15,6 @@ export function applyTheme() {
 }
 
 export function switchTheme() {
-  localStorage.setItem(KEY, chosen() === 'light' ? 'dark' : 'light')
+  keepHere(KEY, chosen() === 'light' ? 'dark' : 'light')
   applyTheme()
 }

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Units that are not 12 V or 24 V of lead and acid on a grounded negative: the same blind runs, one seed each every day and twenty in the long part. What no limit holds for is
-# condemned by nobody; what is copper is found as ever.
+# Units that are not 12 V or 24 V of lead and acid on a grounded negative: the same blind runs, one seed each every day and twenty in the long
+# part. What no limit holds for is condemned by nobody; what is copper is found as ever.
 RSpec.describe 'Blind runs on other kinds of units', :seeds do # rubocop:disable RSpec/DescribeClass -- as the others
   kinds = { '6 V' => { system_volt: 6 }, '48 V' => { system_volt: 48, types: 'lithium' }, '12 V of lithium' => { types: 'lithium' },
             'a converter' => { regulator: 'dc_dc' }, 'a positive ground' => { grounding: 'positive' },

@@ -4,6 +4,7 @@ import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { addPerson, changePerson, type FleetPerson, type Role } from '../../shared/api/people'
+import { LetIn } from './LetIn'
 
 const ROLES: { key: Role; words: string }[] = [
   { key: 'electrician', words: 'electrician: measures, mends, closes' },
@@ -56,7 +57,11 @@ export function PersonForm({ person, onDone }: { person: FleetPerson | undefined
       </Field>
       <Field
         label={person ? 'New password' : 'First password'}
-        help={person ? 'Empty: it stays. A new one signs them out everywhere' : 'Ten letters or more; they change it'}
+        help={
+          person
+            ? 'Empty: it stays. A new one signs them out everywhere'
+            : 'Three or four words that have nothing to do with each other; they change it'
+        }
         error={errors.password?.message}
       >
         {(wiring) => <input {...wiring} {...form.register('password')} type="password" autoComplete="new-password" />}
@@ -66,6 +71,7 @@ export function PersonForm({ person, onDone }: { person: FleetPerson | undefined
           <input type="checkbox" {...form.register('allowed')} /> May sign in
         </label>
       )}
+      {person && !person.blocked && <LetIn person={person} />}
       <ErrorNote error={save.error} />
       <Button type="submit" look="main" disabled={save.isPending}>
         {person ? 'Save the person' : 'Add the person'}

@@ -27,6 +27,7 @@ import { TestPicker } from './TestPicker'
 import { useBenchActions } from './useBenchActions'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
+import { Pending } from '../../shared/unsent/Pending'
 
 function Spoken({ job }: { job: JobBench }) {
   const last = job.readings.at(-1)
@@ -139,6 +140,8 @@ function Bench({ job }: { job: JobBench }) {
     >
       <div className="contents desk:flex desk:min-w-0 desk:flex-col desk:gap-6">
         <Intake job={job} />
+        {job.left_out && <p className="border-l-4 border-watch pl-4">{job.left_out}.</p>}
+        <Pending on={job.id} />
         <BenchTabs tab={tab} onTab={setTab} open={open} readings={job.readings.length} />
         <Panel of="next" tab={tab}>
           {!open && repairs}

@@ -3,6 +3,7 @@ import type { JobBench, ProbeCard, Step, TestCard } from '../../shared/api/types
 import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
 import { expectedWords } from '../../shared/pad/pad'
+import { usePendingOn } from '../../shared/unsent/Pending'
 
 const DO: Record<Step['kind'], string> = {
   measure: 'Take the reading',
@@ -63,6 +64,7 @@ export function NextCard({
   onDo: () => void
 }) {
   const step = job.next_step
+  const pending = usePendingOn(job.id).filter(({ state }) => state === 'waiting')
   const button = useRef<HTMLButtonElement>(null)
   // After a save the keyboard goes on with the next step.
   useEffect(() => {
@@ -109,6 +111,13 @@ export function NextCard({
             </div>
           ))}
         </dl>
+      )}
+      {pending.length > 0 && (
+        <p className="pt-3 font-semibold">
+          {pending.length === 1 ? 'One entry of this job is' : `${pending.length} entries of this job are`} not sent
+          yet, and this step does not know of {pending.length === 1 ? 'it' : 'them'}. If it asks for what you have read
+          already, go on with another test below: all of it is judged together when the network is back.
+        </p>
       )}
       {mayWork && !padOpen && (
         <Button ref={button} look="filled" className="mt-4 w-full desk:w-auto" onClick={onDo}>

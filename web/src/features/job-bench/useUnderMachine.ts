@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { bench, comeOut, goUnder, underMachinePath } from '../../shared/api/jobs'
 import type { JobBench } from '../../shared/api/types'
-import { useOutbox } from '../../shared/outbox/useOutbox'
+import { useUnsent } from '../../shared/unsent/useUnsent'
 import { usePerson } from '../../shared/session/session'
 import { useBenchWrite } from './useBenchWrite'
 
@@ -17,7 +17,7 @@ export function useUnderMachine(job: JobBench) {
   const me = usePerson().id
   const { data: known = job } = useQuery({ ...bench(job.id), refetchInterval: OTHERS_MILLISECONDS })
   const say = useBenchWrite(job.id, { name: 'under-machine', empty: OUT })
-  const waiting = useOutbox(me).waiting.filter(
+  const waiting = useUnsent(me).waiting.filter(
     ({ wish }) => wish.path === underMachinePath(job) && wish.body.person_id === undefined,
   )
   const said = waiting.at(-1)?.wish.body.somebody

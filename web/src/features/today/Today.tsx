@@ -9,6 +9,7 @@ import { NothingDown } from './NothingDown'
 import { Tonight } from './Tonight'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
+import { Pending } from '../../shared/unsent/Pending'
 
 /** What there is of each kind; more than is listed here is looked through in its own list. */
 const GROUPS = [
@@ -67,6 +68,7 @@ export function Today() {
             <p className="pb-6 text-quiet">
               {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
             </p>
+            <Pending />
             <Tonight />
             {data.lines.length === 0 && <NothingDown />}
             {GROUPS.map(({ kind, title, all }) => {

@@ -9,6 +9,7 @@ import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 import { Waiting } from '../../shared/ui/Waiting'
+import { Pending } from '../../shared/unsent/Pending'
 import { VisitReadings } from './Visit'
 
 function Words({ entry, zone }: { entry: TimelineEntry; zone: string }) {
@@ -102,6 +103,7 @@ export function Timeline({ sheet }: { sheet: UnitSheet }) {
           All readings as CSV
         </a>
       </div>
+      <Pending on={sheet.id} />
       {!data && !error && <Waiting what="the timeline" />}
       <ErrorNote error={error} />
       {data && !entries.some((entry) => entry.kind === 'visit') && (

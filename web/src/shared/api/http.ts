@@ -3,7 +3,7 @@ import { written, writtenOut } from '../quantities/written'
 import { askOnce } from './askOnce'
 import type { components, paths } from './schema'
 
-type Refusal = components['schemas']['Refused']['error']
+export type Refusal = components['schemas']['Refused']['error']
 
 /** The one error of the front end: status 0 means that the network is gone. */
 export class HttpError extends Error {
@@ -14,10 +14,13 @@ export class HttpError extends Error {
   readonly problems: Refusal['problems']
   /** How the row stands that somebody else changed meanwhile. */
   readonly theirs: Record<string, unknown> | undefined
+  /** As it came, to be kept with what was refused. */
+  readonly refusal: Refusal
 
   constructor(status: number, refusal: Refusal) {
     super(refusal.message)
     this.status = status
+    this.refusal = refusal
     this.code = refusal.code
     this.fields = refusal.fields
     this.question = refusal.question
@@ -55,9 +58,15 @@ function refusalIn(body: unknown): Refusal {
   return typeof error === 'object' && error !== null ? (error as Refusal) : UNREADABLE
 }
 
-/** The data of a response, or its refusal thrown as HttpError. */
+/** Done, and not to be shown just now. */
+const SAVED = 202
+const isSaved = (body: unknown): body is { why: string } => typeof body === 'object' && body !== null && 'saved' in body
+
+/** The data of a response, or its refusal thrown as HttpError; that of a write which was done and is not shown too. */
 export async function readReply(response: Response): Promise<unknown> {
   const body: unknown = await response.json().catch(() => null)
+  if (response.status === SAVED && isSaved(body))
+    throw new HttpError(SAVED, { code: 'not_shown', message: written(body.why), fields: {} })
   if (response.ok && body !== null) return writtenOut(body)
   throw refused(response.status, body)
 }

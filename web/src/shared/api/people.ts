@@ -12,5 +12,8 @@ export const people = () => queryOptions({ queryKey: ['people'], queryFn: () => 
 export const addPerson = (fields: Schemas['NewPerson']) =>
   wish('post', '/api/people', {}, fields, `New person ${fields.name}`)
 
+export const letIn = (person: FleetPerson) =>
+  wish('post', '/api/people/{id}/release', { id: person.id }, {}, `${person.name} let in`)
+
 export const changePerson = (id: number, edit: Schemas['PersonEdit']) =>
   wish('patch', '/api/people/{id}', { id }, edit, `Changes to ${edit.name ?? 'a person'}`)

@@ -1,9 +1,10 @@
 import { useCallback, useState } from 'react'
+import { kept, keepHere } from '../device/setting'
 import { usePerson } from '../session/session'
 
 const read = (key: string): unknown => {
   try {
-    return JSON.parse(localStorage.getItem(key) ?? 'null')
+    return JSON.parse(kept(key) ?? 'null')
   } catch {
     return null
   }
@@ -20,7 +21,7 @@ export function useDraft<T extends object>(key: string, empty: T): [T, (next: T)
 
   const keep = useCallback(
     (next: T) => {
-      localStorage.setItem(storageKey, JSON.stringify(next))
+      keepHere(storageKey, JSON.stringify(next))
       setDraft({ key: storageKey, value: next })
     },
     [storageKey],

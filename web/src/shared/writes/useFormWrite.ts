@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import { useForm, useWatch, type DefaultValues, type FieldValues, type Path } from 'react-hook-form'
 import { useWrite } from './useWrite'
 
@@ -9,10 +9,13 @@ export function useFormWrite<T extends FieldValues, Reply>(options: Parameters<t
   const form = useForm<T>({ defaultValues: writing.value as DefaultValues<T> })
   const { setError } = form
   const typed = useWatch({ control: form.control })
-  const { isDirty } = form.formState
+  const before = useRef(typed)
+  // As it is typed, and as it is taken back.
   useEffect(() => {
-    if (isDirty) change(typed as T)
-  }, [change, isDirty, typed])
+    if (before.current === typed) return
+    before.current = typed
+    change(typed as T)
+  }, [change, typed])
   useEffect(() => {
     for (const [field, sentences] of Object.entries(error?.fields ?? {})) {
       setError(field as Path<T>, { message: sentences.join(', ') })

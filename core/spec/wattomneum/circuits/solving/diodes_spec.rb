@@ -54,7 +54,7 @@ RSpec.describe 'Random circuits with diodes' do # rubocop:disable RSpec/Describe
     sheet_of(parts, ends.each_with_index.map { |(from, to), index| "{ number: #{index}, from: #{from}, to: #{to}, ohm: 0.01 }" })
   end
 
-  it 'agree with ngspice within 1e-6 or 1 microvolt, and every diode obeys its law, 60 of them every day and 600 in the long part, rows and bridges included', :seeds do
+  it 'agree with ngspice within 1e-6 or 1 microvolt, and every diode obeys its law, rows and bridges included', :seeds do
     random = Random.new(4711)
     count = Extent.of(60, 600)
     forward = Array.new(count) do |run|
@@ -64,7 +64,7 @@ RSpec.describe 'Random circuits with diodes' do # rubocop:disable RSpec/Describe
       expect(impossible_islands?(machine.circuit, result)).to be(false), "run #{run}: diodes block that can not all block"
       result.positions.forward.size
     end
-    expect(forward.sum).to be > 800
+    expect(forward.sum).to be > 2.5 * count
   end
 
   def current_through(rows, wires, item)

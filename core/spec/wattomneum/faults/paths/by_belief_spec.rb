@@ -26,7 +26,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     all.sample(Extent.of(6, 60), random: Random.new(7))
   end
 
-  it 'mends nothing that is sound, never closes with the fault in, and takes fewer minutes than halving does, and its strong suspects are at fault', :seeds do
+  it 'mends nothing sound, never closes with the fault in, takes fewer minutes than halving, and its strong suspects are at fault', :seeds do
     minutes = Hash.new(0)
     claims = []
     complaints.each do |key, part, situation|

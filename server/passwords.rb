@@ -41,7 +41,8 @@ module Server
     # @raise [Refusals::InvalidInput] if it is easy to guess
     def self.check!(password, about:, field: 'password')
       known = about.flat_map { |text| [text, *text.split(/[^[:alnum:]]+/)] } + HOUSE
-      strength = Zxcvbn.zxcvbn(password.unicode_normalize(:nfkc)[0, MOST_LETTERS_LOOKED_AT], known.reject(&:empty?).map(&:downcase)).fetch('guesses_log10')
+      strength = Zxcvbn.zxcvbn(password.unicode_normalize(:nfkc)[0, MOST_LETTERS_LOOKED_AT],
+                               known.reject(&:empty?).map(&:downcase)).fetch('guesses_log10')
       raise Refusals::InvalidInput.new("This password #{EASY}", fields: { field => [EASY] }) if strength < LEAST_STRENGTH
     end
 

@@ -96,7 +96,12 @@ module Server
         raise Refusals::InvalidInput.new('All that this list says stands here already', fields: {}) if taken.empty?
 
         versions = standing.to_h { |row| [row.item_uuid, row.row_version] }
-        write(taken.map { |row| { item_uuid: row.uuid, kind: row.kind, typed: row.typed, row_version: versions.fetch(row.uuid, 0) } }, by: by)
+        rows = taken.map { |row| { item_uuid: row.uuid, kind: row.kind, typed: row.typed, row_version: versions.fetch(row.uuid, 0) } }
+        return write(rows, by: by) if rows.size <= DraftWork::AT_ONCE
+
+        check_open
+        check_room(self.rows.size + rows.size)
+        DraftWork.order(self, 'list', rows, by: by)
       end
 
       # @param uuids [Array<String>] of components
@@ -115,9 +120,15 @@ module Server
       # @raise [Refusals::InvalidInput, Refusals::EditConflict]
       def undo(by:)
         check_open
-        SheetDraftRow.undo(self, by: by)
+        step = SheetDraftRow.to_undo(self, by: by)
+        return DraftWork.order(self, 'undo', step[:before], by: by, step_id: step[:id]) if step[:before].size > DraftWork::AT_ONCE
+
+        SheetDraftRow.undo(self, step, by: by)
         associations.delete(:rows)
       end
+
+      # @return [void]
+      def cancel_work = DraftWork.going_on.first(draft_id: id)&.cancel
 
       # @param by [Account]
       # @return [Boolean]

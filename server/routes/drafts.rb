@@ -58,6 +58,12 @@ module Server
         once(200, :shown) { held.tap { |draft| draft.undo(by: person) } }
       end
 
+      # What is done behind the scenes ends after its next lot; what was done till then stands.
+      post '/api/drafts/:id/cancellation' do
+        allow!(:edit_circuits)
+        once(200, :shown) { draft(id_param).tap(&:cancel_work) }
+      end
+
       post '/api/drafts/:id/publication' do
         allow!(:edit_circuits)
         once(200, :shown) { held.tap { |draft| draft.publish(by: person, onto: contract!(Contracts::Publication)[:onto]) } }
@@ -84,13 +90,18 @@ module Server
                                                rows: :person).first || raise(Refusals::NotFound, 'No such draft: it may have been dropped')
       end
 
+      # Of each kind of rows, and whether only those are asked for with which something is wrong.
+      def page
+        %w[component wire].to_h { |kind| [kind, params["#{kind}_page"].to_s[/\A\d{1,4}\z/].to_i] }.merge('wrong' => params['only_wrong'] == 'yes')
+      end
+
       def held
         hold!(Models::SheetDraft.dataset, id_param, 'draft')
         draft(id_param)
       end
 
       def shown(about)
-        Queries::Machines.asked_by(person) { Presenters::Circuits::Draft.call(draft(about.is_a?(String) ? about : about.id), person) }
+        Queries::Machines.asked_by(person) { Presenters::Circuits::Draft.call(draft(about.is_a?(String) ? about : about.id), person, page) }
       end
     end
   end

@@ -33,6 +33,7 @@ class WriteRequests
      write('put', '/api/session/password', { current: 'wrong', fresh: 'long enough' }),
      write('post', '/api/sessions/{id}/end', id: uuid), write('post', '/api/requests/{id}/settlement', id: uuid),
      write('post', '/api/people', { name: 'Ivo', email: "#{uuid}@spec.example", role: 'driver', password: 'first words of many' }),
+     write('post', '/api/people/{id}/release', id: account.id),
      write('patch', '/api/people/{id}', { name: 'Ivo', email: account.email, role: 'driver', blocked: false }, id: account.id),
      write('put', '/api/yards/{id}/night', { dawn: Date.today.iso8601, low_celsius: -7.5, day_before_celsius: -2.0 }, id: yard.id),
      write('post', '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: @unit.id, outcome: 'slow' }] }),
@@ -175,7 +176,7 @@ reading: kept.id),
      write('post', '/api/drafts/{id}/lists',
            { csv: "wire,from,to\n1,A,B", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: true }, id: draft.id),
      write('post', '/api/drafts/{id}/publication', { onto: nil }, id: draft.id),
-     *%w[undo end].map { |act| write('post', "/api/drafts/{id}/#{act}", id: draft.id) }]
+     *%w[undo cancellation end].map { |act| write('post', "/api/drafts/{id}/#{act}", id: draft.id) }]
   end
 
   def rules

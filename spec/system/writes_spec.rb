@@ -60,7 +60,7 @@ RSpec.describe 'Writing' do
     open_pad
     fill_in 'Reading', with: '25.3'
     # The page goes between the request and its answer.
-    page.execute_script("window.fetch = () => new Promise(() => undefined)")
+    page.execute_script('window.fetch = () => new Promise(() => undefined)')
     press find_button('Save the reading')
     expect(page).to have_button('Saving …', disabled: true)
     expect(kept_states).to eq(['sending'])

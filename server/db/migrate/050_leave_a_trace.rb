@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # Tables that a person's word stands in, and that could be changed without a trace (server/db/tables.yml).
-append_only = %i[own_fact place sheet stop_answer stop_proof]
-audited = { stop_finding: 'unit_id', under_machine: 'job_id', sheet_version: 'id' }
+append_only = %i[own_fact place stop_answer stop_proof]
+audited = { sheet: 'id', sheet_version: 'id', stop_finding: 'unit_id', under_machine: 'job_id' }
 # A password is never written down a second time; what a sheet says is long, and its own row keeps it.
 audit = lambda do |left_out|
   bare = left_out.map { |name| " - '#{name}'" }.join

@@ -68,7 +68,6 @@ module Server
         # What this unit will do on a cold morning.
         def foresee = StartThreshold.work_out(Unit.with_pk!(unit_id))
 
-
         def test_entry(input, test_key, position, now)
           ReadingEntry.new(test_key: test_key, position: position, input: input, unit: Unit.with_pk!(unit_id), now: now)
         end

@@ -6,11 +6,16 @@ module Server
       # A sheet while it is written: its head, its rows with what is wrong in each, what it changes.
       class Draft
         CORE = Wattomneum::Circuits::Drafting::Draft
-        private_constant :CORE
+        # Rows of a kind at once.
+        PAGE = 200
+        KINDS = %w[component wire].freeze
+        ALL = { 'component' => 0, 'wire' => 0, 'wrong' => false }.freeze
+        private_constant :CORE, :KINDS, :ALL
 
         # @param draft [Models::SheetDraft] with base version, rows and their people
         # @param person [Models::Account] who asks
-        def self.call(draft, person) = new(draft, person).call
+        # @param page [Hash] of each kind which page of its rows, and whether only wrong ones
+        def self.call(draft, person, page = ALL) = new(draft, person, page).call
 
         # @param draft [Models::SheetDraft]
         # @return [Hash] in a list
@@ -22,7 +27,9 @@ n: draft.base_version&.n }
 
         # @param draft [Models::SheetDraft]
         # @param person [Models::Account]
-        def initialize(draft, person)
+        # @param page [Hash]
+        def initialize(draft, person, page)
+          @page = page
           @draft = draft
           @person = person
           @core = draft.to_core
@@ -32,7 +39,7 @@ n: draft.base_version&.n }
         def call
           { id: @draft.id, base: base, head: @draft.head.to_h.except(*CORE::MORE), more: @core.more, head_version: @draft.head_version,
             ended: !@draft.ended_at.nil?,
-            version_id: @draft.version_id, rows: rows, wrong: said(nil), undoable: @draft.undoable?(by: @person), changes: changes,
+            version_id: @draft.version_id, rows: rows, pages: pages, work: work, wrong: said(nil), undoable: @draft.undoable?(by: @person), changes: changes,
             ends: @draft.ended_at ? [] : @core.ends, kinds: Wattomneum::Circuits::PartKinds.all.map { |kind| { kind: kind, facts: facts(kind) } } }
         end
 
@@ -44,10 +51,26 @@ n: draft.base_version&.n }
         end
 
         def rows
-          @draft.standing.map do |row|
+          KINDS.flat_map { |kind| listed(kind).slice(pages[kind][:page] * PAGE, PAGE) }.map do |row|
             { item_uuid: row.item_uuid, kind: row.kind, typed: row.typed.to_h, row_version: row.row_version, person: row.person.name,
               wrong: said(row.item_uuid) }
           end
+        end
+
+        def listed(kind) = (@page['wrong'] ? wrong_rows : @draft.standing).select { |row| row.kind == kind }
+        def wrong_rows = @wrong_rows ||= @draft.standing.select { |row| by_row.key?(row.item_uuid) }
+
+        # One beyond the last is the last.
+        def pages
+          @pages ||= KINDS.to_h do |kind|
+            count = listed(kind).size
+            [kind, { page: @page[kind].clamp(0, [(count - 1) / PAGE, 0].max), of: [(count.to_f / PAGE).ceil, 1].max, rows: count }]
+          end.merge(wrong_rows: wrong_rows.size, size: PAGE)
+        end
+
+        def work
+          last = Models::DraftWork.last_of(@draft.id) or return
+          { kind: last.kind, done: last.done, total: last.total, left: last.left, going_on: last.ended_at.nil?, cancelled: !last.cancelled_at.nil? }
         end
 
         def said(uuid) = by_row.fetch(uuid, []).map { |one| { message: one.message, way_out: one.way_out } }

@@ -9,7 +9,7 @@ RSpec.describe Server::Grants do
 
   def triggers(db)
     rows = db[:pg_trigger].join(:pg_class, oid: :tgrelid).where(tgisinternal: false)
-    rows.select_map([:relname, :tgname]).group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+    rows.select_map(%i[relname tgname]).group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
   end
 
   def may?(db, table, right) = db.get(Sequel.function(:has_table_privilege, "public.#{table}", right))

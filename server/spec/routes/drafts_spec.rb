@@ -247,16 +247,71 @@ RSpec.describe Server::Routes::Drafts do
       expect([status, error['fields'].keys]).to eq([422, ['csv']])
     end
 
-    it 'takes a list of a thousand wires in one step, and more than a sheet may have not at all' do
-      rows = Array.new(1_000) { |at| "m#{at};K11:#{at + 100};X8:a/1" }
-      taken = write(:post, "/api/drafts/#{draft['id']}/lists",
-                    { csv: "Wire;From;To\n#{rows.join("\n")}\n", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: false })
-      expect([status, taken['rows'].size - draft['rows'].size]).to eq([200, 1_000])
-      expect(write(:post, "/api/drafts/#{draft['id']}/undo")['rows'].size).to eq(draft['rows'].size)
-      many = Array.new(4_001) { |at| "n#{at};K11:86;X8:a/1" }
-      write(:post, "/api/drafts/#{draft['id']}/lists",
-            { csv: "Wire;From;To\n#{many.join("\n")}\n", columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: false })
-      expect([status, error['message']]).to match([422, /at most 4000 rows/])
+    describe 'that is long' do
+      def long(count, from: 0) = "Wire;From;To\n#{Array.new(count) { |at| "m#{from + at};K11:#{at + 100};X8:a/1" }.join("\n")}\n"
+
+      def take_long(text)
+        write(:post, "/api/drafts/#{draft['id']}/lists", { csv: text, columns: { number: 0, from: 1, to: 2 }, length_unit: 'm', components: false })
+      end
+
+      def shown(**view) = read("/api/drafts/#{draft['id']}?#{URI.encode_www_form(view)}")
+      def act(what) = write(:post, "/api/drafts/#{draft['id']}/#{what}")
+      def going_on = Server::Models::DraftWork.going_on.first(draft_id: draft['id'])
+      def wires = Server::Models::SheetDraftRow.where(draft_id: draft['id'], kind: 'wire', gone: false).count
+
+      it 'is taken behind the scenes, lot by lot, and undone in the same way; what is shown comes in pages' do
+        before = draft['pages']['wire']['rows']
+        taken = take_long(long(1_000))
+        expect([status, taken['work'].values_at('kind', 'done', 'total', 'going_on')]).to eq([200, ['list', 0, 1_000, true]])
+        expect(take_long(long(300, from: 5_000)).dig('error', 'message')).to match(/being taken or undone here already/)
+        expect([act('undo')['error']['message'], status]).to match([/nothing of yours|being taken/, 422])
+        Server::Workers::WorkOnDraft.run(going_on.id)
+        done = shown
+        expect([done['work']['going_on'], done['pages']['wire']]).to eq([false, { 'page' => 0, 'of' => ((1_000 + before) / 200.0).ceil, 'rows' => 1_000 + before }])
+        expect(done['rows'].count { |one| one['kind'] == 'wire' }).to eq(200)
+        last = shown(wire_page: 99)
+        expect([last['pages']['wire']['page'], last['rows'].last['typed']['number']]).to eq([5, 'm999'])
+        wrong = shown(only_wrong: 'yes')
+        expect([wrong['pages']['wrong_rows'], wrong['pages']['wire']['rows'], wrong['rows'].all? { |one| one['wrong'].any? }]).to eq([1_000, 1_000, true])
+        undoing = act('undo')
+        expect(undoing['work'].values_at('kind', 'total')).to eq(['undo', 1_000])
+        Server::Workers::WorkOnDraft.run(going_on.id)
+        expect([wires, shown['undoable'], shown['rows'].map { |one| one['typed'] }]).to eq([before, false, draft['rows'].map { |one| one['typed'] }])
+      end
+
+      it 'is cancelled between two lots: what was done stands and can be undone, and nobody waits for it meanwhile' do
+        before = wires
+        take_long(long(450))
+        one = going_on
+        one.lot
+        typed = type(draft, [new_row('component'), { 'id' => 'F99', 'kind' => 'fuse', 'facts' => 'rating_ampere: 10' }])
+        expect([status, wires - before, typed['work']['done']]).to eq([200, 100, 100])
+        act('cancellation')
+        one.finish
+        expect([wires - before, shown['work'].values_at('done', 'going_on', 'cancelled')]).to eq([100, [100, false, true]])
+        act('undo') # of the fuse, which was typed last
+        act('undo')
+        expect([status, wires]).to eq([200, before])
+        expect(act('cancellation')['work']['going_on']).to be(false)
+      end
+
+      it 'leaves a row that somebody typed in meanwhile as they have it, and says how many; a worker that died goes on where it was' do
+        own = draft['rows'].find { |one| one['typed']['number'] == '7' }
+        take_long("#{long(250)}7;S2:15;K11:30\n")
+        type(draft, [own, own['typed'].merge('colour' => 'pink')])
+        one = going_on
+        one.lot
+        Server::Workers::WorkOnDraft.run(one.id)
+        Server::Workers::WorkOnDraft.run(one.id)
+        expect(shown['work'].values_at('done', 'total', 'left', 'going_on')).to eq([251, 251, 1, false])
+        expect(Server::Models::SheetDraftRow.first(draft_id: draft['id'], item_uuid: own['item_uuid']).typed['colour']).to eq('pink')
+      end
+
+      it 'is refused where it is more than a sheet may have' do
+        take_long(long(4_001))
+        expect([status, error['message']]).to match([422, /at most 4000 rows/])
+        expect([wires, going_on]).to eq([draft['pages']['wire']['rows'], nil])
+      end
     end
   end
 end

@@ -1,7 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Server::Routes::People do
-  def fields(**changes) = { name: 'Ivo Sand', email: "ivo#{SecureRandom.hex(3)}@spec.example", role: 'driver', password: 'first words of many', **changes }
+  def fields(**changes)
+    { name: 'Ivo Sand', email: "ivo#{SecureRandom.hex(3)}@spec.example", role: 'driver', password: 'first words of many', **changes }
+  end
+
   def row(email) = read('/api/people')['people'].find { |one| one['email'] == email }
 
   def sign_in(email, password)

@@ -53,6 +53,7 @@ RSpec.describe Server::Workers::AskWeather do
   end
 
   it 'never writes over a low that was typed while it was asked' do
+    yard
     weather = Server::Weather.new('http://127.0.0.1:1')
     allow(weather).to receive(:night) do
       Server::Models::Night.say(yard, { dawn: dawn, low_celsius: -15.0 }) # between question and answer

@@ -1,15 +1,19 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { draft as draftQuery, type Draft } from '../../shared/api/drafts'
+import { draft as draftQuery, type Draft, type DraftView } from '../../shared/api/drafts'
 import { useMay } from '../../shared/session/session'
 import { PageHead } from '../../shared/page/PageHead'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
 import { useWide } from '../../shared/ui/useWide'
 import { DraftDrawing } from './DraftDrawing'
+import { DraftWork } from './DraftWork'
 import { Head } from './Head'
 import { Publish } from './Publish'
 import { Rows } from './Rows'
+
+const FIRST: DraftView = { component_page: 0, wire_page: 0 }
 
 /** Who may not write reads it as one reads a draft that has ended. */
 const read = (draft: Draft, may: boolean): Draft => (may ? draft : { ...draft, ended: true })
@@ -17,13 +21,17 @@ const read = (draft: Draft, may: boolean): Draft => (may ? draft : { ...draft, e
 /** A sheet while it is written: the table first, what is wrong in its place, the drawing beside it. */
 export function EditorPage() {
   const { id = '' } = useParams()
-  const asked = useQuery(draftQuery(id))
+  const [view, setView] = useState<DraftView>(FIRST)
+  const asked = useQuery(draftQuery(id, view))
   const queries = useQueryClient()
   const wide = useWide()
   const may = useMay()('edit_circuits')
   useTitle(asked.data ? `${asked.data.head.title}, draft` : '')
+  // What is answered shows the first page; of a longer draft the page that is looked at is asked for anew.
   const onSaved = (reply: Draft) => {
-    queries.setQueryData(draftQuery(id).queryKey, reply)
+    if (reply.pages.component.of === 1 && reply.pages.wire.of === 1) {
+      queries.setQueryData(draftQuery(id, FIRST).queryKey, reply)
+    }
   }
   return (
     <Shown asked={asked} what="the draft">
@@ -60,11 +68,12 @@ export function EditorPage() {
           <div className="grid gap-8 desk:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <div className="flex min-w-0 flex-col gap-5">
               <Head key={draft.head_version} draft={read(draft, may)} onSaved={onSaved} />
-              <Rows kind="component" draft={read(draft, may)} onSaved={onSaved} />
-              <Rows kind="wire" draft={read(draft, may)} onSaved={onSaved} />
+              <Rows kind="component" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
+              <Rows kind="wire" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
             </div>
             <div className="flex min-w-0 flex-col gap-5 desk:sticky desk:top-4 desk:self-start">
-              {!draft.ended && may && <Publish {...{ draft, onSaved }} />}
+              <DraftWork {...{ draft, onSaved }} may={may && !draft.ended} />
+              {!draft.ended && may && <Publish {...{ draft, view, onSaved }} onView={setView} />}
               {(wide || draft.rows.length > 0) && <DraftDrawing draft={draft} />}
             </div>
           </div>

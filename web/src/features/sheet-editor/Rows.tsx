@@ -2,8 +2,9 @@ import { useState } from 'react'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useWrite } from '../../shared/writes/useWrite'
-import { copyBlock, type Draft, type DraftRow } from '../../shared/api/drafts'
+import { copyBlock, type Draft, type DraftRow, type DraftView } from '../../shared/api/drafts'
 import { COLUMNS, GRID } from './columns'
+import { Pager } from './Pager'
 import { RowFields } from './RowFields'
 import { TakeList } from './TakeList'
 import { useFreshRow } from './useFreshRow'
@@ -14,10 +15,14 @@ const NONE: string[] = []
 export function Rows({
   draft,
   kind,
+  view,
+  onView,
   onSaved,
 }: {
   draft: Draft
   kind: DraftRow['kind']
+  view: DraftView
+  onView: (view: DraftView) => void
   onSaved: (draft: Draft) => void
 }) {
   const rows = draft.rows.filter((row) => row.kind === kind)
@@ -48,6 +53,7 @@ export function Rows({
         )}
       </div>
       <ErrorNote error={copying.error} />
+      <Pager {...{ draft, kind, view, onView }} />
       <div role="row" aria-hidden className={`rule-below hidden gap-1 text-quiet desk:grid ${GRID[kind]}`}>
         {COLUMNS[kind].map(({ key, label }) => (
           <span key={key}>{label}</span>
@@ -75,11 +81,15 @@ export function Rows({
             row={{ item_uuid: fresh, kind, typed: {}, row_version: 0, wrong: [] }}
             chosen={false}
             onChoose={null}
-            onSaved={onSaved}
+            onSaved={(reply) => {
+              another()
+              onSaved(reply)
+            }}
             onWaiting={another}
           />
         )}
       </ul>
+      <Pager {...{ draft, kind, view, onView }} />
     </section>
   )
 }

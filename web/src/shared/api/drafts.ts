@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { client, reply } from './http'
 import type { components } from './schema'
 import { wish } from './wish'
@@ -14,10 +14,21 @@ export type SheetVersions = Schemas['SheetVersions']
 export const drafts = () =>
   queryOptions({ queryKey: ['drafts', 'list'], queryFn: () => reply(client.GET('/api/drafts')) })
 
-export const draft = (id: string) =>
+/** Which page of each kind of rows is looked at, and whether only those with which something is wrong. */
+export interface DraftView {
+  component_page: number
+  wire_page: number
+  only_wrong?: 'yes'
+}
+const WORK_MILLISECONDS = 1_000
+
+/** Asked again while something is done to it behind the scenes. */
+export const draft = (id: string, view: DraftView) =>
   queryOptions({
-    queryKey: ['drafts', 'draft', id],
-    queryFn: () => reply(client.GET('/api/drafts/{id}', { params: { path: { id } } })),
+    queryKey: ['drafts', 'draft', id, view],
+    queryFn: () => reply(client.GET('/api/drafts/{id}', { params: { path: { id }, query: view } })),
+    placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => (state.data?.work?.going_on === true ? WORK_MILLISECONDS : false),
   })
 
 export const versions = (id: string) =>
@@ -54,6 +65,9 @@ export const takeList = (draftId: string, body: Schemas['ListToTake']) =>
 
 export const undoStep = (draftId: string) =>
   wish('post', '/api/drafts/{id}/undo', { id: draftId }, {}, 'Undone on a sheet')
+
+export const cancelWork = (draftId: string) =>
+  wish('post', '/api/drafts/{id}/cancellation', { id: draftId }, {}, 'Cancelled on a sheet')
 
 export const publish = (draftId: string, onto: string | null) =>
   wish('post', '/api/drafts/{id}/publication', { id: draftId }, { onto }, 'Sheet published')

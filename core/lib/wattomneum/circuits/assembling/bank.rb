@@ -34,7 +34,7 @@ module Wattomneum
           return @shared.slice(*nodes) unless turned
 
           raise SheetsDisagreeError, "\"#{@sheet.title}\" has #{turned} where the others have #{@shared[turned]}: its places have the battery the " \
-                              'wrong way round. Mend them and bring it in again'
+                                     'wrong way round. Mend them and bring it in again'
         end
 
         # The post of the drawing that links lead to, over like posts of this sheet's other batteries.

@@ -2,7 +2,9 @@
 
 require 'capybara/rspec'
 require 'selenium-webdriver'
-(Dir[File.join(__dir__, 'support/*.rb')] - [File.join(__dir__, 'support/lay_demo_fleet.rb')]).each { |file| require file }
+# Those are programs of their own.
+PROGRAMS = %w[lay_demo_fleet told_by_a_fresh_process].map { |name| File.join(__dir__, 'support', "#{name}.rb") }.freeze
+(Dir[File.join(__dir__, 'support/*.rb')] - PROGRAMS).each { |file| require file }
 
 RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/spec/system/}) { |metadata| metadata[:type] ||= :system }

@@ -50,7 +50,7 @@ supervise() {
       run_program "$name"
     done
     "$@"
-    sleep 0.5 &
+    sleep 0.5 9>&- &
     wait $! || true
   done
 }
@@ -78,6 +78,23 @@ left_behind() {
     pid=${pid%/environ}
     [ "$pid" = $$ ] || printf '%s\n' "$pid"
   done < <(env -u WATTOMNEUM_STATE grep -lzxF "WATTOMNEUM_STATE=$state" /proc/[0-9]*/environ 2>/dev/null)
+}
+
+# One start for a folder. What a killed one was just doing may hold its lock yet: that is stopped, a start that runs is not.
+take_turn() {
+  mark_as_ours
+  if ! flock -n 9; then
+    start_runs && stop_with "bin/start is running already for $state: stop it first"
+    stop_left_behind
+    flock -w 10 9 || stop_with "something holds $state/start.lock: stop it first"
+  fi
+  printf '%s' $$ >"$state/start.pid"
+}
+
+start_runs() {
+  local pid
+  pid=$(cat "$state/start.pid" 2>/dev/null) || return 1
+  [ "$pid" != $$ ] && grep -qa 'bin/start' "/proc/$pid/cmdline" 2>/dev/null
 }
 
 # Asked to end first, those that do not within five seconds made to.

@@ -54,21 +54,23 @@ module Server
           draft = SheetDraft.for_update.with_pk!(draft_id)
           refresh
           next false if ended_at
-          next over if cancelled_at || draft.ended_at
+
+          if cancelled_at || draft.ended_at
+            over
+            next false
+          end
 
           now = rows.to_a.slice(done, LOT).map(&:to_h)
           kind == 'list' ? take(draft, now) : undo(draft, now)
           update(done: done + now.size)
-          done < total || over
+          over if done >= total
+          done < total
         end
       end
 
       private
 
-      def over
-        update(ended_at: Time.now.utc, rows: Sequel.pg_jsonb([]))
-        false
-      end
+      def over = update(ended_at: Time.now.utc, rows: Sequel.pg_jsonb([]))
 
       # Rows that somebody typed in meanwhile stay theirs, and are counted.
       def take(draft, now)

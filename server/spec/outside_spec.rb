@@ -71,8 +71,9 @@ RSpec.describe Server::Outside do
     end
   end
 
-  ["HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", "HTTP/1.1 302 Found\r\nLocation: http://127.0.0.1:1/\r\nContent-Length: 0\r\n\r\n", "\x00\xFF\x00\r\n\r\n",
-   '', 'SSH-2.0-x', "#{ok}Content-Length: 2\r\n\r\n[]", "#{ok}Content-Length: 3\r\n\r\n\xFF\xFE{", "#{ok}Content-Length: -5\r\n\r\n{}",
+  ["HTTP/1.1 500 Oh\r\nContent-Length: 0\r\n\r\n", "HTTP/1.1 302 Found\r\nLocation: http://127.0.0.1:1/\r\nContent-Length: 0\r\n\r\n",
+   "\x00\xFF\x00\r\n\r\n", '', 'SSH-2.0-x', "#{ok}Content-Length: 2\r\n\r\n[]", "#{ok}Content-Length: 3\r\n\r\n\xFF\xFE{",
+   "#{ok}Content-Length: -5\r\n\r\n{}",
    "#{ok}Transfer-Encoding: chunked\r\n\r\nzz\r\n{}", "#{ok}Content-Type: text/html; charset=nonsense\r\nContent-Length: 2\r\n\r\n<>"].each do |junk|
     it "calls #{junk[0, 60].inspect} silence" do
       expect(ask { |socket| socket.write(junk) }.first).to be_a(String)

@@ -6,7 +6,7 @@ require 'tmpdir'
 # The application as people start it: bin/start in a folder of its own for database, logs and locks.
 class WholeHouse
   READY_SECONDS = 180
-  attr_reader :port, :state
+  attr_reader :port, :state, :environment
 
   # @yieldparam house [WholeHouse]
   def self.run(**environment)
@@ -28,6 +28,7 @@ class WholeHouse
   end
 
   def start
+    @status = nil
     @pid = Process.spawn(@environment, 'bin/start', %i[out err] => log, pgroup: true)
     wait_until(READY_SECONDS) { words.include?('Ctrl-C stops it.') || !alive? }
     raise "bin/start did not come up: #{words}" unless alive?
@@ -38,6 +39,12 @@ class WholeHouse
 
   def log = File.join(state, 'start.out')
   def words = File.read(log)
+
+  # The start itself and nothing that it runs, as when somebody kills it by force.
+  def kill
+    Process.kill('KILL', @pid)
+    ended
+  end
 
   # @return [Process::Status] how it ended
   def stop
@@ -65,7 +72,14 @@ class WholeHouse
   def web_workers = children_of(web_master).select { |pid| command(pid).include?('cluster worker') }
   def queue_worker = children_of(@pid).find { |pid| command(pid).include?('que') }
   def postmaster = File.read(File.join(state, 'pg/postmaster.pid')).to_i
-  def environment_of(pid) = File.read("/proc/#{pid}/environ").split("\0").to_h { |entry| entry.split('=', 2) }
+  def environment_of(pid) = environment_in("/proc/#{pid}/environ")
+  def running?(pid) = File.exist?("/proc/#{pid}/cmdline") && !command(pid).empty?
+
+  def environment_in(file)
+    File.read(file).split("\0").to_h { |entry| entry.split('=', 2) }
+  rescue SystemCallError
+    {} # gone meanwhile
+  end
 
   def wait_until(seconds)
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds

@@ -39,7 +39,8 @@ n: draft.base_version&.n }
         def call
           { id: @draft.id, base: base, head: @draft.head.to_h.except(*CORE::MORE), more: @core.more, head_version: @draft.head_version,
             ended: !@draft.ended_at.nil?,
-            version_id: @draft.version_id, rows: rows, pages: pages, work: work, wrong: said(nil), undoable: @draft.undoable?(by: @person), changes: changes,
+            version_id: @draft.version_id, rows: rows, pages: pages, work: work, wrong: said(nil),
+            undoable: @draft.undoable?(by: @person), changes: changes,
             ends: @draft.ended_at ? [] : @core.ends, kinds: Wattomneum::Circuits::PartKinds.all.map { |kind| { kind: kind, facts: facts(kind) } } }
         end
 

@@ -8,7 +8,7 @@ RSpec.describe Server::Workers::WorkOutAnew do
   # As after the migration that began to keep it, once somebody has read one unit already.
   it 'is ordered while any unit in service has nothing kept, and not after' do
     units = Array.new(2) { a_unit }
-    described_class.all(steps: ['crank tests'])
+    described_class.all(steps: ['batteries', 'crank tests'])
     expect { described_class.if_missing }.not_to(change { queued })
     models::StartState.where(unit_id: units.last.id).delete
     expect { described_class.if_missing }.to change { queued }.by(1)

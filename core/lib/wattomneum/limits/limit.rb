@@ -3,8 +3,9 @@
 module Wattomneum
   module Limits
     # One limit as judged by: its id, value, unit, what it holds for and where it comes from. under: the limit it stays below;
-    # fixed: a fleet may not set it; shipped_value: what it was before a fleet set it, else nil.
-    Limit = Struct.new(:id, :words, :system_volt, :value, :unit, :source_kind, :source, :under, :fixed, :shipped_value, keyword_init: true) do
+    # fixed: a fleet may not set it; shipped_value, shipped_kind: what it was before a fleet set it, and by what kind of source, else nil.
+    Limit = Struct.new(:id, :words, :system_volt, :value, :unit, :source_kind, :source, :under, :fixed, :shipped_value, :shipped_kind,
+                       keyword_init: true) do
       def initialize(**)
         super
         freeze
@@ -19,11 +20,12 @@ module Wattomneum
       end
 
       # @param value [Float] in the unit of the limit
-      # @return [Limit] the same limit as a fleet set it; the source still tells what was shipped
+      # @return [Limit] the same limit as a fleet set it, as shipped where that is what it is set to; the source still tells what was shipped
       def as_set(value)
-        return self.class.new(**to_h, value: shipped_value || self.value) if value == (shipped_value || self.value)
+        shipped = { value: shipped_value || self.value, source_kind: shipped_kind || source_kind }
+        return self.class.new(**to_h, **shipped, shipped_value: nil, shipped_kind: nil) if value == shipped[:value]
 
-        self.class.new(**to_h, value: value, shipped_value: shipped_value || self.value, source_kind: 'fleet')
+        self.class.new(**to_h, value: value, source_kind: 'fleet', shipped_value: shipped[:value], shipped_kind: shipped[:source_kind])
       end
     end
   end

@@ -29,7 +29,14 @@ RSpec.describe Wattomneum::Limits::Table do
   it 'is as shipped again when a limit is set back, and leaves out limits that are no longer known' do
     back = table.with('drop.ground_cranking@12' => 0.2).with('drop.ground_cranking@12' => 0.3, 'gone@12' => 1.0)
     limit = back.fetch('drop.ground_cranking', system_volt: 12)
-    expect([limit.value, back.to_a.size]).to eq([0.3, table.to_a.size])
+    expect([limit, back.to_a.size]).to eq([table.fetch('drop.ground_cranking', system_volt: 12), table.to_a.size])
+  end
+
+  it 'tells what was shipped, not what was set before, when a limit is set twice' do
+    shipped = table.fetch('drop.ground_cranking', system_volt: 12)
+    twice = shipped.as_set(0.2).as_set(0.25)
+    expect([twice.value, twice.shipped_value, twice.source_kind]).to eq([0.25, 0.3, 'fleet'])
+    expect(shipped.as_set(0.3)).to eq(shipped)
   end
 
   it 'keeps the order that rows ask for, as shipped' do

@@ -7,4 +7,9 @@ RSpec.describe Wattomneum::Quantities::Figure do
             described_class.celsius(-18.0)]
     expect(said).to eq(['12.60 V', '45.1 mV', '0.00 V', '652 A', '120 mA', '2.49 mohm', '1.5 Mohm', '81 %', '-18 degC'])
   end
+
+  it 'says milliamperes below one ampere and amperes from there on, with a tenth below twenty' do
+    said = [0.999, -0.5, 1.0, 1.04, -1.5, 19.94, 20.0, 20.4].map { |value| described_class.ampere(value) }
+    expect(said).to eq(['999 mA', '-500 mA', '1 A', '1 A', '-1.5 A', '19.9 A', '20 A', '20 A'])
+  end
 end

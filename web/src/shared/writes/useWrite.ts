@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { HttpError } from '../api/http'
 import { refresh } from '../api/refresh'
 import type { TypedWish } from '../api/wish'
@@ -64,6 +64,12 @@ export function useWrite<T extends object, Reply>(options: Options<T, Reply>) {
   const [isPending, setPending] = useState(false)
   const busy = useRef(false)
   const latest = useRef(draft)
+
+  // What a closed tab left is this tab's from now on, and no other's.
+  useEffect(() => {
+    const known = secret ? undefined : draftOf(person, name)
+    if (known && known.tab !== thisTab()) void keep({ ...known, tab: thisTab() })
+  }, [name, person, secret])
 
   const show = useCallback((next: Typed<T>) => {
     latest.current = next

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in processes side by side with one summary: those of core by themselves,
-# the others in so many, each with as much work by the recorded run time.
+# specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in so many processes side by side with one summary: those of core by
+# themselves, each with as much work by the recorded run time.
 require 'turbo_tests'
 require 'fileutils'
 
@@ -23,8 +23,9 @@ class SpecProcesses < TurboTests::Runner
   # @return [Integer] exit status
   def run
     core, others = @files.partition { |file| file.match?(CORE) }
-    groups = [*shared_out(others, @count), *shared_out(core, PART.core_processes)]
-    beyond = groups.size - (core.empty? ? 0 : PART.core_processes)
+    reckoning = shared_out(core, PART.core_processes)
+    groups = [*shared_out(others, @count - PART.core_processes), *reckoning]
+    beyond = groups.size - reckoning.size
     @num_processes = groups.size
     @reporter.report(groups) do
       processes = groups.each.with_index(1).map { |files, number| number > beyond ? beside(files, number) : started(files, number) }

@@ -17,9 +17,17 @@ module Server
         SheetVersion.establish(sheet, core, by: by)
       end
 
+      # What each of the sheets that ship came to when this process brought it in, by its text.
+      SHIPPED = Concurrent::Map.new
+      private_constant :SHIPPED
+
       # Sheets that ship, where they are not here yet.
       def self.bring_in_shipped
-        Wattomneum::Circuits::Library::TEXTS.each_value { |content| bring_in(content) }
+        Wattomneum::Circuits::Library::TEXTS.each_value do |content|
+          next if SHIPPED.key?(content) && SheetVersion.where(digest: SHIPPED[content]).any?
+
+          SHIPPED[content] = bring_in(content).digest
+        end
       end
 
       def self.read(content, wires_csv)

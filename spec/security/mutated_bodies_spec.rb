@@ -4,7 +4,7 @@
 RSpec.describe 'Writes as nobody would send them', :committed, :server do
   before { DemoFleet.fresh }
 
-  let(:count) { Extent.of(700, 10_000) }
+  let(:count) { Extent.of(350, 10_000) }
   let(:most_seconds) { 2.0 }
   let(:most_growth_kilobytes) { 50 * 1024 }
   let(:random) { Random.new(Extent.of(20_261, RSpec.configuration.seed)) }
@@ -37,7 +37,7 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
       names = [*verbs['parameters'], *verbs.dig('get', 'parameters')].filter_map { |one| one['name'] if one['in'] == 'query' }
       id = ids.find { |start, _| path.start_with?(start) }&.last
       keys = path == '/api/sums/{key}' ? Wattomneum::Sums::Catalogue::ALL : [nil]
-      keys.flat_map { |sum| Array.new(Extent.of(6, 40)) { read_once(path, id, sum, names, mutation) } }
+      keys.flat_map { |sum| Array.new(Extent.of(3, 40)) { read_once(path, id, sum, names, mutation) } }
     end
   end
 

@@ -8,10 +8,11 @@ class WholeHouse
   READY_SECONDS = 180
   attr_reader :port, :state, :environment
 
+  # @param arguments [Array<String>] of bin/start
   # @yieldparam house [WholeHouse]
-  def self.run(**environment)
+  def self.run(arguments: [], **environment)
     Dir.mktmpdir do |state|
-      house = new(state, environment)
+      house = new(state, environment, arguments: arguments)
       house.start
       yield house
     ensure
@@ -19,7 +20,8 @@ class WholeHouse
     end
   end
 
-  def initialize(state, environment = {})
+  def initialize(state, environment = {}, arguments: [])
+    @arguments = arguments
     FileUtils.chmod(0o755, state) # the database's own user passes through
     @state = state
     @port = TCPServer.open('127.0.0.1', 0) { |server| server.addr[1] }
@@ -29,7 +31,7 @@ class WholeHouse
 
   def start
     @status = nil
-    @pid = Process.spawn(@environment, 'bin/start', %i[out err] => log, pgroup: true)
+    @pid = Process.spawn(@environment, 'bin/start', *@arguments, %i[out err] => log, pgroup: true)
     wait_until(READY_SECONDS) { words.include?('Ctrl-C stops it.') || !alive? }
     raise "bin/start did not come up: #{words}" unless alive?
 

@@ -71,7 +71,9 @@ RSpec.describe Server::Queries::JobCircuit do
     end
 
     # Of its own kind, since what is worked out of others is kept.
-    def unit = @unit ||= truck('start_24v', 'fuel_pump', 'grounds_truck', 'heater').tap { |one| one.update(usual_cranking_current_ampere: 613.7) }
+    def unit(ampere = 613.7)
+      @unit ||= truck('start_24v', 'fuel_pump', 'grounds_truck', 'heater').tap { |one| one.update(usual_cranking_current_ampere: ampere) }
+    end
 
     it 'goes by those of its complaint, says so, and judges by them' do
       allow_steps((steps_for(unit, 'start_24v') + steps_for(unit, 'start_24v', 'fuel_pump', 'grounds_truck', 'heater')) / 2)
@@ -85,10 +87,10 @@ RSpec.describe Server::Queries::JobCircuit do
     end
 
     it 'says that it is more where even those are, keeps nothing of it, and never takes it for no circuit' do
-      job = open_job(unit)
+      job = open_job(unit(615.3))
       judged = -> { Server::DB[:judgement].count + Server::DB[:reading].count }
       before = judged.call
-      unit.update(usual_cranking_current_ampere: 614.9)
+      unit.update(usual_cranking_current_ampere: 616.9)
       allow_steps(50)
       take(job['id'], 'ground_drop', '1.9')
       expect([status, error['code'], error['message']]).to match([422, 'over_budget', /more than is worked out at once/])

@@ -5,6 +5,9 @@ module Wattomneum
     # The sheets that ship: invented units, realistic circuits.
     module Library
       TEXTS = DataFile.texts('sheets')
+      # Each read once, when it is asked for: a sheet does not change.
+      SHEETS = Hash.new { |read, key| read[key] = Notation::SheetReader.read(TEXTS.fetch(key)).sheet }
+      private_constant :SHEETS
 
       # @return [Array<String>]
       def self.keys = TEXTS.keys
@@ -13,8 +16,9 @@ module Wattomneum
       # @return [Sheet]
       # @raise [UnknownKeyError] if no sheet of that key ships
       def self.fetch(key)
-        text = TEXTS.fetch(key) { raise UnknownKeyError, "no sheet #{key} ships" }
-        Notation::SheetReader.read(text).sheet
+        raise UnknownKeyError, "no sheet #{key} ships" unless TEXTS.key?(key)
+
+        SHEETS[key]
       end
     end
   end

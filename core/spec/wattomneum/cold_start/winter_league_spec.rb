@@ -5,15 +5,15 @@ require_relative '../../support/winter_league'
 # What the forecast is worth, against lists by which yards go and an oracle that knows which units fail in the coming night and nothing else.
 # Truth is Practice::Winter: electrochemistry, series and magnet starters, friction of its own; it shares no line with the forecast.
 RSpec.describe Wattomneum::ColdStart do
-  # Winters of 300 hidden units and 60 mornings: one every day, eight in the long part.
+  # Winters of 300 hidden units and 60 mornings: eight of them.
   leagues = nil
   avoided = nil
   before do
-    leagues ||= (1..Extent.of(1, 8)).map { |seed| WinterLeague.new(seed) }
+    leagues ||= (1..8).map { |seed| WinterLeague.new(seed) }
     avoided ||= leagues.map { |league| [5, 10, 20].to_h { |visits| [visits, league.avoided(visits)] } }
   end
 
-  it 'avoids more no-starts than any list, in every winter and at 5, 10 and 20 visits an evening, and nine tenths of the oracle', :seeds do
+  it 'avoids more no-starts than any list, in every winter and at 5, 10 and 20 visits an evening, and nine tenths of the oracle', :long do
     avoided.each_with_index do |by_visits, winter|
       by_visits.each do |visits, shares|
         rivals = shares.except('forecast', 'oracle of the night')

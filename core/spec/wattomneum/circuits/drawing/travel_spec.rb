@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Circuits::Drawing::Travel do
-  def graph(key) = Wattomneum::Circuits::Drawing::Graph.new(Wattomneum::Circuits::Library.fetch(key))
+  drawn = Hash.new { |made, key| made[key] = Wattomneum::Circuits::Drawing::Graph.new(Wattomneum::Circuits::Library.fetch(key)) }
+  define_method(:graph) { |key| drawn[key] }
 
   # From a pin step by step: the pins on the way.
   def way(key, pin, step)

@@ -33,7 +33,7 @@ RSpec.describe Wattomneum::Faults::Paths::Order do
       item.branches.none? { |index| machine.circuit.owned[index].branch.volt.nonzero? } && machine.repair_units.along(item.branches).one?
     end
     all = items.flat_map { |item| [Wattomneum::Practice::Fault.open(item.key), Wattomneum::Practice::Fault.new(item: item.key, adds_ohm: 4.0)] }
-    all.sample(Extent.of(10, 60), random: Random.new(RSpec.configuration.seed))
+    all.sample(Extent.of(6, 60), random: Random.new(RSpec.configuration.seed))
   end
 
   complaints.each do |words, (key, part, situation)|

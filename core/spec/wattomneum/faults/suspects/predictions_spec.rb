@@ -19,12 +19,12 @@ RSpec.describe Wattomneum::Faults::Suspects::Predictions do
     (branches.map(&:first) + hypothesis.extra).map { |one| one.to_h.slice(:from, :to, :ohm, :volt) }
   end
 
-  it 'agrees with ngspice for 300 random picks of circuit, situation, hypothesis and probe' do
+  it 'agrees with ngspice for random picks of circuit, situation, hypothesis and probe', :seeds do
     random = Random.new(20_263)
     made = picks.map { |key, part, situation| suspects(key, part, situation) }
     made.each do |machine, table, state|
       predictions = described_class.new(table.work_out)
-      table.hypotheses.each_with_index.to_a.sample(15, random: random).each do |hypothesis, index|
+      table.hypotheses.each_with_index.to_a.sample(Extent.of(4, 30), random: random).each do |hypothesis, index|
         cards = elements(machine, hypothesis, state)
         reached = cards.flat_map { |one| one.values_at(:from, :to) }.uniq
         nodes = table.scope.nodes.select { |node| reached.include?(machine.circuit.node(node)) }.sample(4, random: random)

@@ -114,9 +114,9 @@ export function NextCard({
       )}
       {pending.length > 0 && (
         <p className="pt-3 font-semibold">
-          {pending.length === 1 ? 'One entry of this job is' : `${pending.length} entries of this job are`} not sent
-          yet, and this step does not know of {pending.length === 1 ? 'it' : 'them'}. If it asks for what you have read
-          already, go on with another test below: all of it is judged together when the network is back.
+          {pending.length === 1 ? 'One entry is' : `${pending.length} entries are`} not sent yet, and this step does not
+          know of {pending.length === 1 ? 'it' : 'them'}. Go on below with what you have not read: all of it is judged
+          together once the network is back.
         </p>
       )}
       {mayWork && !padOpen && (

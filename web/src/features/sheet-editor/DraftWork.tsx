@@ -23,7 +23,9 @@ export function DraftWork({ draft, may, onSaved }: { draft: Draft; may: boolean;
   return (
     <section aria-label="Work on the draft" className="flex flex-col items-start gap-2 border-l-4 border-watch pl-4">
       <p role="status">{said}</p>
-      {work.going_on && <progress className="w-full" max={work.total} value={work.done} aria-label="Rows done" />}
+      {work.going_on && (
+        <progress className="h-3 w-full accent-copper" max={work.total} value={work.done} aria-label="Rows done" />
+      )}
       <ErrorNote error={cancelling.error} />
       {work.going_on && !work.cancelled && may && (
         <Button disabled={cancelling.isPending} onClick={() => void cancelling.write(() => cancelWork(draft.id))}>

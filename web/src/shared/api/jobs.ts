@@ -90,8 +90,12 @@ export const openJob = (job: Schemas['NewJob'], unit: string) =>
 
 const on = (job: JobBench) => `on ${job.unit.number}`
 
+/** What was read, as it was typed. */
+const figure = ({ position, value_text: text, observation }: NewReading) =>
+  [position, text ?? observation?.replaceAll('_', ' ')].filter(Boolean).join(' ')
+
 export const takeReading = (job: JobBench, body: NewReading, what: string) =>
-  wish('post', '/api/jobs/{id}/readings', { id: job.id }, body, `Reading ${on(job)}: ${what}`)
+  wish('post', '/api/jobs/{id}/readings', { id: job.id }, body, `Reading ${on(job)}: ${what} ${figure(body)}`)
 
 export const correctReading = (job: JobBench, wrongId: string, body: Schemas['Correction'], what: string) =>
   wish('post', '/api/readings/{id}/correction', { id: wrongId }, body, `Correction ${on(job)}: ${what}`)

@@ -8,6 +8,8 @@ import { flush, setOut, throwAway, tryAgain, type Queued } from './queue'
 const NEWER = 'Something newer is typed there. Save it or throw it away first: this stays here meanwhile.'
 const UNKNOWN = 'Whether the server has it can not be told without network. It stays in the line.'
 
+const STATE = { refused: 'refused, typed', read: 'read, not yet sent', typed: 'not yet sent' }
+
 /** One write that waits or was refused: what it is, since when, why, and what can be done about it. */
 export function Entry({ entry }: { entry: Queued }) {
   const queries = useQueryClient()
@@ -27,7 +29,8 @@ export function Entry({ entry }: { entry: Queued }) {
     <li className="rule-below flex flex-col gap-1 py-3">
       <span className="font-label font-bold">{wish.words}</span>
       <span className="text-quiet">
-        {entry.state === 'refused' ? 'refused' : 'read, not yet sent'}, typed {spokenTime(at, HERE)}
+        {STATE[entry.state === 'refused' ? 'refused' : wish.path.endsWith('/readings') ? 'read' : 'typed']},{' '}
+        {spokenTime(at, HERE)}
       </span>
       {refusal && (
         <span className="font-semibold text-act">

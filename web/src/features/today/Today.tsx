@@ -60,41 +60,45 @@ export function Today() {
   const asked = useToday()
   useTitle('Today')
   return (
-    <Shown asked={asked} what="today">
-      {(data) => {
-        return (
-          <div>
-            <h1 className="text-display leading-tight">Today</h1>
-            <p className="pb-6 text-quiet">
-              {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
-            </p>
-            <Pending />
-            <Tonight />
-            {data.lines.length === 0 && <NothingDown />}
-            {GROUPS.map(({ kind, title, all }) => {
-              const lines = data.lines.filter((line) => line.kind === kind)
-              return lines.length === 0 ? null : (
-                <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
-                  <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
-                    {title} <span className="text-quiet">{data.counts[kind]}</span>
-                  </h2>
-                  <ul>
-                    {lines.map((line) => (
-                      <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
-                    ))}
-                  </ul>
-                  {data.counts[kind] > lines.length && (
-                    <Link to={all} className="inline-flex min-h-12 items-center font-label font-bold">
-                      {data.counts[kind] - lines.length} more
-                    </Link>
-                  )}
-                </section>
-              )
-            })}
-            <DueWork />
-          </div>
-        )
-      }}
-    </Shown>
+    <>
+      <div className="pb-6 empty:hidden">
+        <Pending />
+      </div>
+      <Shown asked={asked} what="today">
+        {(data) => {
+          return (
+            <div>
+              <h1 className="text-display leading-tight">Today</h1>
+              <p className="pb-6 text-quiet">
+                {spokenToday()}. {data.lines.length > 0 && 'By consequence: the filled line is the next thing to do.'}
+              </p>
+              <Tonight />
+              {data.lines.length === 0 && <NothingDown />}
+              {GROUPS.map(({ kind, title, all }) => {
+                const lines = data.lines.filter((line) => line.kind === kind)
+                return lines.length === 0 ? null : (
+                  <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
+                    <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
+                      {title} <span className="text-quiet">{data.counts[kind]}</span>
+                    </h2>
+                    <ul>
+                      {lines.map((line) => (
+                        <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
+                      ))}
+                    </ul>
+                    {data.counts[kind] > lines.length && (
+                      <Link to={all} className="inline-flex min-h-12 items-center font-label font-bold">
+                        {data.counts[kind] - lines.length} more
+                      </Link>
+                    )}
+                  </section>
+                )
+              })}
+              <DueWork />
+            </div>
+          )
+        }}
+      </Shown>
+    </>
   )
 }

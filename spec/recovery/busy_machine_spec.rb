@@ -52,7 +52,7 @@ RSpec.describe 'A busy machine' do
   it 'leaves no process of its own behind where a start fails', :long do
     Dir.mktmpdir do |state|
       FileUtils.chmod(0o755, state)
-      house = WholeHouse.new(state, LEAD_EMAIL: 'no e-mail', LEAD_PASSWORD: 'short')
+      house = WholeHouse.new(state, { LEAD_EMAIL: 'no e-mail', LEAD_PASSWORD: 'short' })
       out, status = Open3.capture2e(house.environment, 'bin/start', '--empty')
       expect([status.success?, out]).to match([false, /first lead failed/])
       expect(Dir['/proc/[0-9]*/environ'].select { |file| house.environment_in(file)['WATTOMNEUM_STATE'] == File.realpath(state) }).to eq([])

@@ -42,7 +42,9 @@ export const readAll = (person: number): Promise<Unsent[]> =>
 /** Done when it is on the device: the transaction has come to its end. */
 export async function write(record: Unsent): Promise<void> {
   await stored(async (db) => {
-    const transaction = db.transaction('unsent', 'readwrite', { durability: 'strict' })
+    // What goes out has to outlive a battery that dies; each letter of a draft need not wait for the disk.
+    const durability = record.state === 'draft' ? 'relaxed' : 'strict'
+    const transaction = db.transaction('unsent', 'readwrite', { durability })
     await Promise.all([transaction.store.put(record), transaction.done])
   })
 }

@@ -1,4 +1,5 @@
 import { erase, exchange, readAll, write } from './disk'
+import { forgetNote, note, noted } from './journal'
 import { broughtAlong } from './older'
 import { liveTabs, onTheirWay, ownTab } from './tabs'
 import type { Unsent } from './unsent'
@@ -10,6 +11,8 @@ const PATIENCE_MILLISECONDS = 4_000
 const records = new Map<string, Unsent>()
 /** The same records as they are on the device. */
 const onDevice = new Map<string, Unsent>()
+/** Keys of records that are being erased from the device. */
+const leaving = new Set<string>()
 const listeners = new Set<() => void>()
 let list: readonly Unsent[] = []
 let refuses = false
@@ -63,6 +66,7 @@ function inTurn(change: () => Promise<void>): Promise<boolean> {
 /** Keeps a record as it is now; true when it is on the device. What is typed meanwhile goes along. */
 export function keep(record: Unsent): Promise<boolean> {
   records.set(record.key, record)
+  leaving.delete(record.key)
   changed()
   return inTurn(async () => {
     const now = records.get(record.key)
@@ -75,10 +79,13 @@ export function keep(record: Unsent): Promise<boolean> {
 /** Only of what the server has, or what somebody threw away. */
 export function drop(key: string): Promise<boolean> {
   records.delete(key)
+  leaving.add(key)
   changed()
   return inTurn(async () => {
+    if (records.has(key)) return
     await erase(key)
     onDevice.delete(key)
+    leaving.delete(key)
   })
 }
 
@@ -118,6 +125,14 @@ document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') lookAgain()
 })
 
+// A reload does not wait for the store.
+window.addEventListener('pagehide', () => {
+  leaving.forEach((key) => {
+    note(key, null)
+  })
+  for (const record of records.values()) if (record !== onDevice.get(record.key)) note(record.key, record)
+})
+
 /** What was on its way when its page went: the same request is sent again, in its turn. */
 async function settle(): Promise<void> {
   const sending = await onTheirWay()
@@ -134,6 +149,10 @@ async function settle(): Promise<void> {
 }
 
 async function opened(person: number): Promise<void> {
+  for (const { key, record } of noted(person)) {
+    await (record === null ? erase(key) : write(record))
+    forgetNote(key)
+  }
   for (const { record, forget } of await broughtAlong(person, tab)) {
     await write(record)
     await forget()

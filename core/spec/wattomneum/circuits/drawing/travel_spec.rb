@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Wattomneum::Circuits::Drawing::Travel do
-  drawn = Hash.new { |made, key| made[key] = Wattomneum::Circuits::Drawing::Graph.new(Wattomneum::Circuits::Library.fetch(key)) }
-  define_method(:graph) { |key| drawn[key] }
+  graphs = Hash.new { |made, key| made[key] = Wattomneum::Circuits::Drawing::Graph.new(Wattomneum::Circuits::Library.fetch(key)) }
+  define_method(:graph) { |key| graphs[key] }
 
   # From a pin step by step: the pins on the way.
   def way(key, pin, step)

@@ -33,7 +33,11 @@ export function PasswordForm() {
           <input {...wiring} {...form.register('current')} type="password" autoComplete="current-password" />
         )}
       </Field>
-      <Field label="The new one" help="Three or four words that have nothing to do with each other" error={errors.fresh?.message}>
+      <Field
+        label="The new one"
+        help="Three or four words that have nothing to do with each other"
+        error={errors.fresh?.message}
+      >
         {(wiring) => <input {...wiring} {...form.register('fresh')} type="password" autoComplete="new-password" />}
       </Field>
       <ErrorNote error={change.error} />

@@ -6,7 +6,6 @@ Bootsnap.setup(cache_dir: File.expand_path('../var/cache', __dir__), compile_cac
 
 require 'digest'
 require 'json'
-require 'timeout'
 require 'securerandom'
 require 'time'
 require 'sequel'

@@ -4,15 +4,15 @@
 RSpec.describe 'Heavy circuits' do
   before { DemoFleet.fresh }
 
-  # What is allowed is counted in steps, some two seconds of a core that does nothing else. These are caps against what is counted nowhere.
+  # What is allowed is counted in steps, some two seconds of a core. These are caps against what is counted nowhere, in seconds of a core too, so
+  # that they mean the same on a busy machine. Somebody else's request waits for a turn or two of the one that works, not for its end.
   let(:most_seconds) { 12.0 }
-  let(:other_requests_most_seconds) { 6.0 }
+  let(:other_requests_most_seconds) { 4.0 }
 
-  def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-
-  def timed
-    start = now
-    [yield, now - start]
+  # What the server worked meanwhile, for whomever.
+  def worked(server)
+    before = server.processor_seconds
+    [yield, server.processor_seconds - before]
   end
 
   def store(text)
@@ -26,7 +26,7 @@ RSpec.describe 'Heavy circuits' do
     Thread.new do
       other = server.caller.tap { |one| one.cookie = cookie }
       times = []
-      times << timed { other.get('/api/units') }.last until done.true?
+      times << worked(server) { other.get('/api/units') }.last until done.true?
       times
     end
   end
@@ -42,7 +42,7 @@ RSpec.describe 'Heavy circuits' do
       done = Concurrent::AtomicBoolean.new(false)
       other = beside(server, lead.cookie, done)
       texts = { mesh: HeavySheets.mesh(40), relays: HeavySheets.relays(150), nested: "a: #{'[' * 40_000}", harness: HeavySheets.harness(1000) }
-      replies = texts.transform_values { |text| timed { lead.post('/api/circuits', { content: text }) } }
+      replies = texts.transform_values { |text| worked(server) { lead.post('/api/circuits', { content: text }) } }
       done.make_true
       expect(replies.transform_values { |reply, _| reply.code }).to eq(mesh: '422', relays: '422', nested: '422', harness: '201')
       expect(replies[:mesh].first.body).to match(/over_budget.*at most 8000/)
@@ -55,7 +55,7 @@ RSpec.describe 'Heavy circuits' do
     ids = [HeavySheets.mesh(40), HeavySheets.splices(1000), HeavySheets.relays(150)].map { |text| store(text).id }
     WebServer.run(processes: 1) do |server|
       reader = server.caller.tap { |one| one.sign_in('reader@skarrow.example') }
-      replies = ids.flat_map { |id| questions(id, 'END:1', 'w1') }.map { |path| [path, *timed { reader.get(path) }] }
+      replies = ids.flat_map { |id| questions(id, 'END:1', 'w1') }.map { |path| [path, *worked(server) { reader.get(path) }] }
       expect(replies.map { |path, reply, _| [path, reply.code.to_i] }.select { |_, code| code >= 500 }).to be_empty, server.words
       expect(replies.map(&:last).max).to be < most_seconds
       table = JSON.parse(reader.get("/api/circuits/#{ids.first}").body)
@@ -64,8 +64,8 @@ RSpec.describe 'Heavy circuits' do
   end
 
   it 'that take long for a common cause are worked out in the background, with progress, and then answer' do
-    version = store(HeavySheets.harness(150))
-    allow(Server::Queries::Machines).to receive(:most_steps).and_return(100_000)
+    version = store(HeavySheets.harness(40))
+    allow(Server::Queries::Machines).to receive(:most_steps).and_return(10_000)
     machine = Server::Queries::Machines.of(version)
     causes = Server::Queries::Causes.new(machine, version, {}, by: nil)
     expect(causes.progress.to_h).to include(done: 0, total: machine.causes.total)

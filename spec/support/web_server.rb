@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'etc'
 require 'json'
 require 'net/http'
 require 'socket'
@@ -29,6 +30,15 @@ class WebServer
 
   def words = File.read(@log.path)
 
+  # What its processes have worked so far, in seconds of a core: however long that took beside whatever else runs on the machine.
+  # @return [Float]
+  def processor_seconds
+    parents = Dir['/proc/[0-9]*/stat'].to_h { |file| [file[/\d+/].to_i, stat(file)[1].to_i] }
+    family = [pid]
+    family.each { |parent| family.concat(parents.select { |_, above| above == parent }.keys) }
+    family.sum { |one| stat("/proc/#{one}/stat").values_at(11, 12).sum(&:to_f) } / Etc.sysconf(Etc::SC_CLK_TCK)
+  end
+
   def wait
     deadline = now + START_SECONDS
     begin
@@ -52,6 +62,14 @@ class WebServer
   def caller = Caller.new(port)
 
   def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+  # proc(5): what follows the name, which may hold blanks; nothing where it ended meanwhile.
+  def stat(file)
+    File.read(file).split(') ').last.split
+  rescue Errno::ENOENT, Errno::ESRCH
+    []
+  end
+  private :stat
 
   # One person at one device: a connection that is kept alive and the cookie that came with signing in.
   class Caller

@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
-# Sheets that ship, drawn by the program that draws, each once a run.
+# Drawings for specs that show them: made once and kept with what drew them, as laying out takes the layouter a second or two each.
 module Drawn
-  # As the one that it keeps, but what was drawn before is not drawn again.
+  KEPT = File.join(Server::ROOT, 'var', 'drawn', Server::Layouter::SIGNATURE[0, 16])
+
+  # As the one that it keeps, but what was drawn before is not drawn again: neither by this process nor by another, unless what draws changed.
   class Remembering
     def initialize
       @layouter = Server::Layouter.new(seeds: 1)
@@ -10,7 +12,24 @@ module Drawn
       at_exit { @layouter.stop }
     end
 
-    def draw(brief) = @drawn[brief.hash] ||= @layouter.draw(brief)
+    def draw(brief)
+      text = JSON.generate(brief)
+      @drawn[text] ||= kept(File.join(KEPT, "#{Digest::SHA256.hexdigest(text)}.json")) { @layouter.draw(brief) }
+    end
+
+    private
+
+    # Of two who draw the same at once the later one's file stands: they say the same.
+    def kept(file)
+      return JSON.parse(File.read(file)) if File.exist?(file)
+
+      yield.tap do |drawing|
+        FileUtils.mkdir_p(KEPT)
+        part = "#{file}.#{Process.pid}"
+        File.write(part, JSON.generate(drawing))
+        File.rename(part, file)
+      end
+    end
   end
 
   LAYOUTER = Remembering.new

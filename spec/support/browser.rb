@@ -13,6 +13,8 @@ module Browser
   Capybara.app = Interference.new(Server::App.build)
   Capybara.server_host = '127.0.0.1'
   Capybara.default_max_wait_time = 20
+  # Looked at twelve times a second: looking keeps the browser and the server from what is waited for.
+  Capybara.default_retry_interval = 0.08
   Capybara.enable_aria_label = true
 
   def self.options
@@ -43,6 +45,19 @@ module Browser
     chrome.execute_cdp('Network.setCookie', name: Server::SessionCookie::NAME, value: token, httpOnly: true, sameSite: 'Strict',
                                             url: Capybara.current_session.server.base_url)
   end
+
+  # What is to be read in an element, as the browser itself says it: the driver works that out node by node, a second for a long page.
+  module ReadByBrowser
+    SCRIPT = <<~JAVASCRIPT
+      const [node] = arguments
+      if (!node.checkVisibility()) return ''
+      const text = node.innerText ?? node.textContent
+      return text.replace(/\\u00a0|\\t/g, ' ').replace(/ *\\n\\s*/g, '\\n').trim()
+    JAVASCRIPT
+
+    def visible_text = driver.browser.execute_script(SCRIPT, native)
+  end
+  Capybara::Selenium::ChromeNode.prepend(ReadByBrowser)
 
   # @return [Array<String>] what the page's log holds beyond expected refusals
   def self.complaints

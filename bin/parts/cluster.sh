@@ -75,7 +75,7 @@ cluster_start() {
   if ! cluster_alive; then
     cluster_clear_wreck
     port=${cluster_port:-$(free_port)} # one that died comes back where it was: who serves knows it there
-    options="-p $port -k '' -c listen_addresses=127.0.0.1 -c max_connections=60 -c log_min_error_statement=panic"
+    options="-p $port -k '' -c listen_addresses=127.0.0.1 -c max_connections=60 -c log_min_error_statement=panic -c jit=off"
     [ -z "$for_tests" ] || options="$options -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
     cluster_started_here=yes # said first: a signal during the start must find it so
     as_cluster_user env -u WATTOMNEUM_STATE "$(pg_bin)/pg_ctl" start -w -s -D "$cluster_dir" -l "$cluster_dir/server.log" -o "$options" 9>&- >/dev/null ||

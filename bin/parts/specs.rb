@@ -1,17 +1,17 @@
 # frozen_string_literal: true
 
 # specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in so many processes side by side with one summary: those of core by
-# themselves, each with as much work by the recorded run time.
+# themselves, those of the server too every day, since they are quicker with an empty database; each with as much work by the recorded run time.
 require 'turbo_tests'
 require 'fileutils'
 
-# What a part of the specs runs: its tags, in how many processes core reckons, and where its recorded run times lie, in the repository: a line
-# "path:seconds" each, a file that is not in it counts as an average one.
-Part = Struct.new(:tags, :core_processes, :run_times, :marked, keyword_init: true)
+# What a part of the specs runs: its tags, which folders have how many processes of their own, and where its recorded run times lie, in the
+# repository: a line "path:seconds" each, a file that is not in it counts as an average one.
+Part = Struct.new(:tags, :apart, :run_times, :marked, keyword_init: true)
 PARTS = {
-  'everyday' => Part.new(tags: ['~long'], core_processes: 1, run_times: 'spec/run_times.txt', marked: //),
+  'everyday' => Part.new(tags: ['~long'], apart: { 'server/spec/' => 1, 'core/spec/' => 1 }, run_times: 'spec/run_times.txt', marked: //),
   # What is tagged with seeds runs in both parts, less of it every day.
-  'long' => Part.new(tags: %w[long seeds], core_processes: 2, run_times: 'spec/run_times_long.txt', marked: /:long\b|:seeds\b/)
+  'long' => Part.new(tags: %w[long seeds], apart: { 'core/spec/' => 2 }, run_times: 'spec/run_times_long.txt', marked: /:long\b|:seeds\b/)
 }.freeze
 
 # turbo_tests knows recorded run times for the one folder "spec" only, and writes over what it reads.
@@ -22,13 +22,10 @@ class SpecProcesses < TurboTests::Runner
 
   # @return [Integer] exit status
   def run
-    core, others = @files.partition { |file| file.match?(CORE) }
-    reckoning = shared_out(core, PART.core_processes)
-    groups = [*shared_out(others, @count - PART.core_processes), *reckoning]
-    beyond = groups.size - reckoning.size
+    groups = in_groups
     @num_processes = groups.size
     @reporter.report(groups) do
-      processes = groups.each.with_index(1).map { |files, number| number > beyond ? beside(files, number) : started(files, number) }
+      processes = groups.each.with_index(1).map { |files, number| files.first.match?(CORE) ? beside(files, number) : started(files, number) }
       handle_messages
       @threads.each(&:join)
       processes.map { |process| process.value.exitstatus || 1 }.max
@@ -36,6 +33,12 @@ class SpecProcesses < TurboTests::Runner
   end
 
   private
+
+  # What has processes of its own comes last, as bin/test lays out their databases.
+  def in_groups
+    apart = PART.apart.map { |folder, count| [@files.select { |file| file.start_with?(folder) }, count] }
+    [[@files - apart.flat_map(&:first), @count - PART.apart.values.sum], *apart].flat_map { |files, count| shared_out(files, count) }
+  end
 
   def shared_out(files, count)
     return [] if files.empty?

@@ -7,12 +7,13 @@ module Server
       # @param rules [Queries::FleetRules]
       def self.call(rules)
         { limits: rules.limits.to_a.map { |limit| limit_row(limit, rules.settings[limit.row_id]) },
+          subjects: Wattomneum::Limits::Subjects::OF.values,
           judging: rules.judging.map { |row| row.values.slice(:why, :done, :total) },
           schools: Wattomneum::Schools::Choices::QUESTIONS.values.map { |row| school(row, rules.schools) } }
       end
 
       def self.limit_row(limit, setting)
-        { **Limit.call(limit), fixed: limit.fixed == true, shipped_value: limit.shipped_value, reason: setting&.fetch(:reason),
+        { **Limit.call(limit), subject: limit.subject, fixed: limit.fixed == true, shipped_value: limit.shipped_value, reason: setting&.fetch(:reason),
           person: setting&.fetch(:person) }
       end
 

@@ -1,17 +1,25 @@
 # frozen_string_literal: true
 
-# lay_demo_fleet.rb NUMBER...: makes the demo fleet once, in the database that is given, and copies that database for every other spec process.
+# lay_demo_fleet.rb NUMBER... [-- NUMBER...]: copies the database that is given for the last ones as it is, then makes the demo fleet in it once and
+# copies that for the first ones: a database for every other spec process.
 require_relative '../../server/boot'
 require_relative 'demo_fleet'
 
-DemoFleet.lay
-Server::DB.disconnect
-own = URI(ENV.fetch('OWNER_URL'))
-template = own.path.delete_prefix('/')
-Sequel.connect(own.dup.tap { |url| url.path = '/postgres' }.to_s, test: false) do |db|
-  ARGV.each do |number|
-    copy = template.sub(/\d+\z/, number)
-    db.run("drop database if exists #{db.literal(Sequel.identifier(copy))} with (force)")
-    db.run("create database #{db.literal(Sequel.identifier(copy))} template #{db.literal(Sequel.identifier(template))}")
+OWN = URI(ENV.fetch('OWNER_URL'))
+TEMPLATE = OWN.path.delete_prefix('/')
+
+def copy_for(numbers)
+  Server::DB.disconnect
+  Sequel.connect(OWN.dup.tap { |url| url.path = '/postgres' }.to_s, test: false) do |db|
+    numbers.each do |number|
+      copy = TEMPLATE.sub(/\d+\z/, number)
+      db.run("drop database if exists #{db.literal(Sequel.identifier(copy))} with (force)")
+      db.run("create database #{db.literal(Sequel.identifier(copy))} template #{db.literal(Sequel.identifier(TEMPLATE))}")
+    end
   end
 end
+
+laid, empty = ARGV.slice_after('--').map { |numbers| numbers - ['--'] }
+copy_for(empty || [])
+DemoFleet.lay
+copy_for(laid || [])

@@ -13,8 +13,7 @@ RSpec.describe 'Figures' do
   JS
   let(:signs) { '0123456789.,−°ΩµμmkMV²%·×Åéøßñł' }
 
-  it 'are drawn by the faces that ship, each sign in each weight', :only_looks do
-    sign_in_as('reader')
+  def expect_faces_that_ship
     [["'Source Sans 3'", [400, 600]], ["'Archivo Narrow', 'Source Sans 3'", [500, 700]]].each do |stack, weights|
       weights.each { |weight| expect([stack, weight, page.evaluate_async_script(async(widths), stack, weight, signs)]).to eq([stack, weight, []]) }
     end
@@ -27,8 +26,9 @@ RSpec.describe 'Figures' do
     [...document.querySelectorAll('#{selector}')].map((text) => parseFloat(getComputedStyle(text).fontSize) * text.getScreenCTM().a)
   JS
 
-  it 'of a loop keep their size at every width, and units are written as people write them', :only_looks do
+  it 'are drawn by the faces that ship, keep their size in a loop at every width, and have units as people write them', :only_looks do
     sign_in_as('electrician')
+    expect_faces_that_ship
     [[1280, 800], [1000, 800], [800, 900], [390, 844]].each do |width, height|
       Browser.chrome.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: false)
       visit "/units/#{Server::Models::Unit.first(number: 'B-14').id}"
@@ -38,7 +38,8 @@ RSpec.describe 'Figures' do
       expect(page.evaluate_script('document.documentElement.scrollWidth <= document.documentElement.clientWidth')).to be(true)
     end
     visit '/house-rules'
-    expect(page).to have_content('20 °C').and have_no_content('degC')
+    find('summary', text: 'Charging').click
+    expect(page).to have_content('25 °C').and have_no_content('degC')
   ensure
     Browser.chrome.execute_cdp('Emulation.clearDeviceMetricsOverride')
   end

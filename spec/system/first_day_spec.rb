@@ -3,7 +3,14 @@
 RSpec.describe 'The first day of a fleet' do
   before { DemoFleet.without_units }
 
-  it 'says what comes first, and leads from there to a unit whose batteries are tested' do
+  it 'tells a reader what it waits for and an electrician what comes first, and leads from there to a unit whose batteries are tested' do
+    sign_in_as('reader')
+    expect(page).to have_content('No unit is entered yet. An electrician or the lead enters them.')
+    click_link 'Units'
+    expect(page).to have_content('No unit yet')
+    click_link 'Circuits'
+    expect(page).to have_link('Start, 12 V parallel pair')
+    sign_out
     sign_in_as('lead')
     expect(page).to have_link('Add people and yards')
     click_link 'Enter the first unit'
@@ -22,14 +29,5 @@ RSpec.describe 'The first day of a fleet' do
     click_link 'Today'
     expect(page).to have_content('Nothing is down')
     expect(page).to have_link('Choose a unit')
-  end
-
-  it 'tells a reader who enters units, and every list what it is waiting for' do
-    sign_in_as('reader')
-    expect(page).to have_content('No unit is entered yet. An electrician or the lead enters them.')
-    click_link 'Units'
-    expect(page).to have_content('No unit yet')
-    click_link 'Circuits'
-    expect(page).to have_link('Start, 12 V parallel pair')
   end
 end

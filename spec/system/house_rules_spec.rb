@@ -23,17 +23,23 @@ RSpec.describe 'House rules' do
     expect(page).to have_content('Ground drop while cranking, 12 V: 0.2 V, set by the fleet')
 
     click_link 'House rules'
+    find('summary', text: 'Voltage drops with the circuit working').tap { |line| expect(line).to have_content('1 set by this fleet') }.click
     click_button 'Change Ground drop while cranking, 12 V'
     click_button 'Back to 0.3 V'
     expect(page).to have_no_css('[role=dialog]')
     expect(line('drop.ground_cranking@12')).to have_content('0.3 V').and have_no_content('Short straps')
 
     # What guards people is fixed, and everything is for everybody but a lead.
-    expect(line('charging.full_field_stop@12')).to have_content('fixed').and have_no_button
+    fill_in 'Show only', with: 'over_cap'
+    expect(line('charging.over_cap@12')).to have_content('fixed').and have_no_button
     sign_out
     sign_in_as('electrician')
     click_link 'House rules'
-    expect(page).to have_css('li', text: 'charging.full_field_stop@12')
+    find('summary', text: 'Charging').click
+    expect(page).to have_css('li', text: 'charging.over_cap@12')
+    find('summary', text: 'Charging').click
+    expect(page).to have_no_css('li', text: 'charging.over_cap@12')
+    find('summary', text: 'Charging').click
     expect(page).to have_no_button(text: 'Change')
   end
 end

@@ -69,14 +69,6 @@ RSpec.describe 'People and yards' do
     expect(page).to have_content('There must be a lead who can sign in')
   end
 
-  it 'shows neither to anybody else', :only_looks do
-    sign_in_as('electrician')
-    click_link 'House rules'
-    expect(page).to have_css('h2', text: 'Limits')
-    expect(page).to have_no_css('h2', text: 'People')
-    expect(page).to have_no_css('h2', text: 'Yards')
-  end
-
   it 'has the way out, the light and the house rules within reach of a thumb', :phone do
     sign_in_as('electrician')
     click_button 'You'

@@ -11,4 +11,9 @@ module Extent
   # @param long [Object] for the long part
   # @return [Object] one of the two
   def self.of(everyday, long) = long? ? long : everyday
+
+  # @param list [Array]
+  # @param of [Integer] of so many one is taken for every change, another one with another seed of the run
+  # @return [Array] some of the list; all of it in the long part
+  def self.sample(list, of:) = long? ? list : list.each_slice(of).map { |few| few[RSpec.configuration.seed % few.size] }
 end

@@ -61,7 +61,7 @@ RSpec.describe Server::Routes::HouseRules do
     it 'is refused far from what is shipped, past its neighbour, where it guards people, without a reason, and from anybody else' do
       sign_in_as('lead')
       { ['drop.ground_cranking@12', 3.0] => 'may be set from 0.15 to 0.6 V', ['charging.low@12', 14.7] => 'must stay under charging.high@12',
-        ['charging.full_field_stop@12', 17.0] => "not a fleet's to set",
+        ['charging.over_cap@12', 17.0] => "not a fleet's to set",
         ['drop.nothing', 1.0] => 'no limit drop.nothing' }.each do |(id, value), words|
         set(id, value)
         expect([id, status, error['message']]).to match([id, 422, include(words)])

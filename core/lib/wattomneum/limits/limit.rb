@@ -14,6 +14,9 @@ module Wattomneum
       # @return [String] what people call it: "Posts while cranking, 12 V"
       def name = system_volt == 'any' ? words : "#{words}, #{system_volt} V"
 
+      # @return [String] what it judges: "Voltage drops with the circuit working"; of core/data/limit_subjects.yml
+      def subject = Subjects::OF.fetch(id[/\A[a-z]+/])
+
       # @return [String] id with the system voltage where the figure depends on it, "drop.ground_cranking@12"
       def row_id
         system_volt == 'any' ? id : "#{id}@#{system_volt}"

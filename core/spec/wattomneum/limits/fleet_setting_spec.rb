@@ -33,7 +33,7 @@ RSpec.describe Wattomneum::Limits::FleetSetting do
   end
 
   it 'refuses limits that guard people or belong to the instrument, and limits that are none' do
-    %w[charging.full_field_stop@12 evidence.power_off charging.over_cap@24 evidence.meter_input].each do |id|
+    %w[charging.over_cap@12 evidence.power_off charging.over_cap@24 evidence.meter_input].each do |id|
       expect { setting.check(id, 1.0) }.to raise_error(Wattomneum::RefusedError, /not a fleet's to set/)
     end
     expect { setting.check('drop.nothing@12', 1.0) }.to raise_error(Wattomneum::UnknownKeyError, /no limit drop.nothing@12/)

@@ -79,7 +79,7 @@ export function HouseRulesPage() {
                 {may('manage_yards') && <Yards />}
               </div>
             )}
-            <Limits limits={rules.limits} mayChange={mayChoose} />
+            <Limits limits={rules.limits} subjects={rules.subjects} mayChange={mayChoose} />
           </div>
         )
       }}

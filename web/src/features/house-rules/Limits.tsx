@@ -6,7 +6,7 @@ import type { Limit } from '../../shared/api/houseRules'
 import { LimitForm } from './LimitForm'
 
 const matches = (limit: Limit, words: string) =>
-  `${limit.name} ${limit.id} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
+  `${limit.name} ${limit.id} ${limit.subject} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
 
 function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | undefined }) {
   return (
@@ -38,8 +38,64 @@ function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | unde
   )
 }
 
+/** One thing that is judged, folded until somebody opens it or looks for a word. */
+function Subject({
+  name,
+  limits,
+  begins,
+  onChange,
+}: {
+  name: string
+  limits: Limit[]
+  /** Whether it is open to begin with. */
+  begins: boolean
+  onChange: ((limit: Limit) => void) | undefined
+}) {
+  const [open, setOpen] = useState(begins)
+  const set = limits.filter((limit) => limit.shipped_value !== null).length
+  return (
+    <details open={open}>
+      <summary
+        className="rule-below flex min-h-12 cursor-pointer items-center gap-2 py-2 font-label text-lead font-bold"
+        onClick={(event) => {
+          event.preventDefault()
+          setOpen(!open)
+        }}
+      >
+        <Turned open={open} /> {name}
+        <span className="font-normal text-quiet">
+          {limits.length}
+          {set > 0 && `, ${String(set)} set by this fleet`}
+        </span>
+      </summary>
+      {open && (
+        <ul>
+          {limits.map((limit) => (
+            <Line
+              key={limit.id}
+              limit={limit}
+              onChange={
+                onChange &&
+                (() => {
+                  onChange(limit)
+                })
+              }
+            />
+          ))}
+        </ul>
+      )}
+    </details>
+  )
+}
+
+const Turned = ({ open }: { open: boolean }) => (
+  <span aria-hidden className="w-4 shrink-0 text-quiet">
+    {open ? '▾' : '▸'}
+  </span>
+)
+
 /** Every limit with its source; a lead sets another figure where the fleet knows better, with the reason beside it. */
-export function Limits({ limits, mayChange }: { limits: Limit[]; mayChange: boolean }) {
+export function Limits({ limits, subjects, mayChange }: { limits: Limit[]; subjects: string[]; mayChange: boolean }) {
   const [words, setWords] = useState('')
   const [changing, setChanging] = useState<Limit | null>(null)
   const shown = limits.filter((limit) => matches(limit, words))
@@ -66,21 +122,20 @@ export function Limits({ limits, mayChange }: { limits: Limit[]; mayChange: bool
         </Field>
       </div>
       {shown.length === 0 && <p>No limit by that word.</p>}
-      <ul>
-        {shown.map((limit) => (
-          <Line
-            key={limit.id}
-            limit={limit}
-            onChange={
-              mayChange
-                ? () => {
-                    setChanging(limit)
-                  }
-                : undefined
-            }
-          />
-        ))}
-      </ul>
+      {subjects.map((subject) => {
+        const about = shown.filter((limit) => limit.subject === subject)
+        return (
+          about.length > 0 && (
+            <Subject
+              key={`${subject}${words}`}
+              name={subject}
+              limits={about}
+              begins={words.trim() !== ''}
+              onChange={mayChange ? setChanging : undefined}
+            />
+          )
+        )
+      })}
       <Sheet title={changing?.name ?? ''} open={changing !== null} onClose={close}>
         {changing && <LimitForm limit={changing} onDone={close} />}
       </Sheet>

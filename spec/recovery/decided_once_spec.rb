@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Two people, or two taps, at one thing at one moment: decided once, and the loser gets a sentence. Committed, since it takes two connections.
-RSpec.describe 'What is decided about a job, a unit or a battery', :committed do
+RSpec.describe 'What is decided about a job, a unit or a battery', :committed, :server do
   before { DemoFleet.fresh }
 
   let(:models) { Server::Models }

@@ -13,8 +13,8 @@ module Server
       end
 
       def self.limit_row(limit, setting)
-        { **Limit.call(limit), subject: limit.subject, fixed: limit.fixed == true, shipped_value: limit.shipped_value, reason: setting&.fetch(:reason),
-          person: setting&.fetch(:person) }
+        { **Limit.call(limit), subject: limit.subject, fixed: limit.fixed == true, shipped_value: limit.shipped_value,
+          reason: setting&.fetch(:reason), person: setting&.fetch(:person) }
       end
 
       def self.school(row, choices)

@@ -8,7 +8,7 @@ require_relative '../../demo/load'
 # processes or by the first who needs it; then the tables that an example wrote into are copied back.
 module DemoFleet
   COPY = 'demo_copy'
-  MADE = Concurrent::AtomicBoolean.new(ENV.fetch('DEMO_LAID', '').split.include?(ENV['TEST_ENV_NUMBER']))
+  MADE = Concurrent::AtomicBoolean.new(ENV.fetch('DEMO_LAID', '').split.include?(ENV.fetch('TEST_ENV_NUMBER', nil)))
   # Nobody has written since it was laid: an example that only looks may have it as it is.
   UNTOUCHED = Concurrent::AtomicBoolean.new(false)
   # The transaction by which a table was last laid here: rows of any other somebody else wrote.

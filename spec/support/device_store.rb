@@ -1,13 +1,14 @@
 # frozen_string_literal: true
 
+require 'concurrent/delay'
 require 'open3'
 require 'tmpdir'
 
 # The part of the front end that keeps what is typed, by itself: its modules as they stand, in a page of the application's address that shows
 # nothing else, with a server that answers as an example says. One more tab is one more page with modules of its own.
 module DeviceStore
-  WEB = File.join(Server::ROOT, 'web')
-  ENTRY = <<~TYPESCRIPT
+  WEB = File.join(Server::ROOT, 'web').freeze
+  ENTRY = <<~TYPESCRIPT.freeze
     export { broughtAlong } from '#{WEB}/src/shared/unsent/older'
     export * as disk from '#{WEB}/src/shared/unsent/disk'
     export * as journal from '#{WEB}/src/shared/unsent/journal'
@@ -44,21 +45,24 @@ module DeviceStore
     })
   JAVASCRIPT
 
-  def self.modules
-    @modules ||= Dir.mktmpdir do |folder|
-      File.write(File.join(folder, 'entry.ts'), ENTRY)
-      bundled = File.join(folder, 'device.js')
-      said, status = Open3.capture2e(File.join(WEB, 'node_modules/.bin/rolldown'), File.join(folder, 'entry.ts'), '--format', 'iife', '--name', 'device',
-                                     '--file', bundled, chdir: WEB)
+  # @return [String] the modules bundled as the front end's own builder does it, and the words
+  def self.bundled
+    Dir.mktmpdir do |folder|
+      entry, made = %w[entry.ts device.js].map { |name| File.join(folder, name) }
+      File.write(entry, ENTRY)
+      said, status = Open3.capture2e(File.join(WEB, 'node_modules/.bin/rolldown'), entry, '--format', 'iife', '--name', 'device', '--file', made,
+                                     chdir: WEB)
       raise said unless status.success?
 
-      "#{File.read(bundled).sub(/\Avar device = /, 'window.device = ')}\n#{WORDS}"
+      "#{File.read(made).sub(/\Avar device = /, 'window.device = ')}\n#{WORDS}"
     end
   end
 
+  MODULES = Concurrent::Delay.new { bundled }
+
   def blank_page
     visit '/health'
-    page.execute_script(DeviceStore.modules)
+    page.execute_script(MODULES.value!)
   end
 
   # What an asynchronous piece of script says in that page.

@@ -55,7 +55,7 @@ RSpec.describe 'Accessibility' do
     paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
              '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', *round_paths, "/batteries/#{Server::Models::Battery.first.id}",
              "/jobs/#{job.id}", *engine_paths]
-    Extent.sample(paths, of: 3).each do |path|
+    Extent.sample(paths, one_in: 3).each do |path|
       visit path
       expect(page).to have_css('h1')
       expect(page).to have_no_css('[role=status]', text: 'Reading')

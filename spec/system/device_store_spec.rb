@@ -10,21 +10,8 @@ RSpec.describe 'The store of the device', :only_looks do
     told('await store.openStore(7)')
   end
 
-  it 'has the last of several quick changes and nothing of what was dropped meanwhile, and says when the device takes nothing more' do
-    expect(told(<<~JS)).to eq([true, true, true, ['12.4: draft']])
-      const one = typed('1')
-      const all = await Promise.all([store.keep(one), store.keep({ ...one, value: { text: '12' } }), store.keep({ ...one, value: { text: '12.4' } })])
-      return [...all, await onDevice()]
-    JS
-    expect(told(<<~JS)).to eq([['12.4: draft'], ['12.4: draft', 'twice: draft']])
-      const [gone, back] = [typed('gone'), typed('twice')]
-      await Promise.all([store.keep(gone), store.drop(gone.key)])
-      const without = await onDevice()
-      await Promise.all([store.keep(back), store.drop(back.key), store.keep(back)])
-      return [without, await onDevice()]
-    JS
-    expect(told('store.unsent().forEach(({ key }) => store.drop(key)); await store.drop("nobody"); return [here(), await onDevice()]')).to eq([[], []])
-    # A device without room: said, and the text is there when it takes it again.
+  # A device without room: said, and the text is there when it takes it again.
+  def expect_word_of_a_full_device
     expect(told(<<~JS)).to eq([false, true, ['12.4: draft'], []])
       window.put = IDBObjectStore.prototype.put
       IDBObjectStore.prototype.put = () => { throw new DOMException('no room', 'QuotaExceededError') }
@@ -58,6 +45,36 @@ RSpec.describe 'The store of the device', :only_looks do
     JS
   end
 
+  # Of what closed tabs left the newest is gone on with, this tab's own before it.
+  def expect_newest_of_closed_tabs
+    expect(told(<<~JS)).to eq(%w[newest own])
+      await store.openStore(7)
+      for (const [index, text] of ['older', 'newest'].entries())
+        await store.keep(typed(text, { name: 'note:9', tab: 'closed', at: `2026-12-01T07:0${index}:00Z` }))
+      const left = store.draftOf(7, 'note:9').value.text
+      await store.keep(typed('own', { name: 'note:9', at: '2026-12-01T05:00:00Z' }))
+      return [left, store.draftOf(7, 'note:9').value.text]
+    JS
+  end
+
+  it 'has the last of several quick changes and nothing of what was dropped meanwhile, and says when the device takes nothing more' do
+    expect(told(<<~JS)).to eq([true, true, true, ['12.4: draft']])
+      const one = typed('1')
+      const all = await Promise.all([store.keep(one), store.keep({ ...one, value: { text: '12' } }), store.keep({ ...one, value: { text: '12.4' } })])
+      return [...all, await onDevice()]
+    JS
+    expect(told(<<~JS)).to eq([['12.4: draft'], ['12.4: draft', 'twice: draft']])
+      const [gone, back] = [typed('gone'), typed('twice')]
+      await Promise.all([store.keep(gone), store.drop(gone.key)])
+      const without = await onDevice()
+      await Promise.all([store.keep(back), store.drop(back.key), store.keep(back)])
+      return [without, await onDevice()]
+    JS
+    told('store.unsent().forEach(({ key }) => store.drop(key)); await store.drop("nobody")')
+    expect(told('return [here(), await onDevice()]')).to eq([[], []])
+    expect_word_of_a_full_device
+  end
+
   it 'takes up what another tab keeps and throws away, and never loses its own newer text to it' do
     key = told('const one = typed("of the first"); await store.keep(one); return one.key')
     other = another_tab
@@ -68,14 +85,18 @@ RSpec.describe 'The store of the device', :only_looks do
       told('await store.keep({ ...store.unsent()[0], value: { text: "of the second" } })')
     end
     told('await until(() => here()[0] === "of the second: draft")')
-    # A store that is slow: the letter typed here stays, whatever the other tab says meanwhile.
+    # A letter typed here while the page looks what the other tab has kept.
     expect(told(<<~JS, key)).to eq(['mine: draft'])
-      const put = IDBObjectStore.prototype.put
-      let goOn
-      const slow = new Promise((resolve) => { goOn = resolve })
-      const mine = store.keep({ ...store.unsent()[0], value: { text: 'mine' } })
+      const getAll = IDBIndex.prototype.getAll
+      let mine
+      IDBIndex.prototype.getAll = function (...all) {
+        IDBIndex.prototype.getAll = getAll
+        const asked = getAll.apply(this, all)
+        mine = store.keep({ ...store.unsent()[0], value: { text: 'mine' } })
+        return asked
+      }
       new BroadcastChannel('unsent').postMessage(7)
-      goOn()
+      await until(() => mine)
       await mine
       return here()
     JS
@@ -134,7 +155,8 @@ RSpec.describe 'The store of the device', :only_looks do
     told('window.settled = { saved: true }; answers(({ path }) => (path.endsWith("/settlement") ? { status: 200, body: settled } : yes))')
     expect(told('const one = waits("a"); await store.keep(one); return [await queue.throwAway(one), here(), sent[0].path.split("/")[3] === one.id]'))
       .to eq(['was saved', [], true])
-    expect(told('settled.saved = false; const one = waits("b"); await store.keep(one); return [await queue.throwAway(one), here()]')).to eq(['gone', []])
+    expect(told('settled.saved = false; const one = waits("b"); await store.keep(one); return [await queue.throwAway(one), here()]')).to eq(['gone',
+                                                                                                                                             []])
     expect(told('answers(() => "silent"); const one = waits("c"); await store.keep(one); return [await queue.throwAway(one), here()]'))
       .to eq(['not known', ['c: waiting']])
     # The server has said no: nothing is asked.
@@ -181,14 +203,6 @@ RSpec.describe 'The store of the device', :only_looks do
       expect(told('return store.draftOf(7, "note:2").base')).to eq(3)
     end
     other.close
-    # Of what closed tabs left the newest is gone on with, this tab's own before it.
-    expect(told(<<~JS)).to eq(%w[newest own])
-      await store.openStore(7)
-      for (const [index, text] of ['older', 'newest'].entries())
-        await store.keep(typed(text, { name: 'note:9', tab: 'closed', at: `2026-12-01T07:0${index}:00Z` }))
-      const left = store.draftOf(7, 'note:9').value.text
-      await store.keep(typed('own', { name: 'note:9', at: '2026-12-01T05:00:00Z' }))
-      return [left, store.draftOf(7, 'note:9').value.text]
-    JS
+    expect_newest_of_closed_tabs
   end
 end

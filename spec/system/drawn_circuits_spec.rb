@@ -95,7 +95,7 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
     return texts.flatMap((one, index) => texts.slice(index + 1).filter((other) => over(one, other)).map((other) => one[0] + ' on ' + other[0]))
   JS
   it 'lets no words lie on words, on a laptop and on a phone, on any sheet that ships', :seeds do
-    found = Extent.sample(Wattomneum::Circuits::Library.keys, of: 5).product([[1280, 800], [390, 844]]).to_h do |key, (width, height)|
+    found = Extent.sample(Wattomneum::Circuits::Library.keys, one_in: 5).product([[1280, 800], [390, 844]]).to_h do |key, (width, height)|
       page.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: width < 500)
       open_drawing(key) if width > 500
       page.evaluate_async_script('document.fonts.ready.then(arguments[0])')

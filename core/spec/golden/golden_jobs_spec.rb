@@ -13,7 +13,7 @@ RSpec.describe GoldenJobs do
   end
 
   # Every day another eighteenth of them; which one is told by the seed of the run.
-  def jobs = Extent.sample(described_class.all, of: 18)
+  def jobs = Extent.sample(described_class.all, one_in: 18)
 
   it 'are judged and led as before, but for the listed changes, and every listed change is seen', :seeds do
     differences = jobs.flat_map { |job| Replay.new(job).differences }

@@ -13,7 +13,7 @@ module Extent
   def self.of(everyday, long) = long? ? long : everyday
 
   # @param list [Array]
-  # @param of [Integer] of so many one is taken for every change, another one with another seed of the run
+  # @param one_in [Integer] of so many one is taken for every change, another one with another seed of the run
   # @return [Array] some of the list; all of it in the long part
-  def self.sample(list, of:) = long? ? list : list.each_slice(of).map { |few| few[RSpec.configuration.seed % few.size] }
+  def self.sample(list, one_in:) = long? ? list : list.each_slice(one_in).map { |few| few[RSpec.configuration.seed % few.size] }
 end

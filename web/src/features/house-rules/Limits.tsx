@@ -6,7 +6,9 @@ import type { Limit } from '../../shared/api/houseRules'
 import { LimitForm } from './LimitForm'
 
 const matches = (limit: Limit, words: string) =>
-  `${limit.name} ${limit.id} ${limit.subject} ${limit.source} ${limit.source_kind}`.toLowerCase().includes(words.trim().toLowerCase())
+  `${limit.name} ${limit.id} ${limit.subject} ${limit.source} ${limit.source_kind}`
+    .toLowerCase()
+    .includes(words.trim().toLowerCase())
 
 function Line({ limit, onChange }: { limit: Limit; onChange: (() => void) | undefined }) {
   return (

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# lay_demo_fleet.rb NUMBER... [-- NUMBER...]: copies the database that is given for the last ones as it is, then makes the demo fleet in it once and
-# copies that for the first ones: a database for every other spec process.
+# lay_demo_fleet.rb NUMBER... [-- NUMBER...]: makes the demo fleet once, in the database that is given, and copies it for the first ones; the last ones
+# get no fleet, and the sheets that ship, as a new house has them: a database for every other spec process.
 require_relative '../../server/boot'
 require_relative 'demo_fleet'
 
@@ -20,6 +20,7 @@ def copy_for(numbers)
 end
 
 laid, empty = ARGV.slice_after('--').map { |numbers| numbers - ['--'] }
+Server::Models::Sheet.bring_in_shipped
 copy_for(empty || [])
 DemoFleet.lay
 copy_for(laid || [])

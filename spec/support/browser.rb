@@ -6,6 +6,9 @@ require_relative 'interference'
 module Browser
   ARGUMENTS = %w[--headless=new --no-sandbox --disable-dev-shm-usage --disable-gpu --disable-background-networking
                  --no-first-run --disable-sync --force-prefers-reduced-motion].freeze
+  # What costs a core its time and shows nothing: a spare process for each page to come, pages kept to go back to, a process that draws for others.
+  SPARING = %w[--process-per-site --in-process-gpu --disable-gpu-rasterization --disable-lcd-text --disable-extensions --disable-component-update
+               --disable-default-apps --disable-features=SpareRendererForSitePerProcess,BackForwardCache,Translate,OptimizationHints].freeze
   # Answers that the application means to give; Chromium notes each in its log.
   EXPECTED = /the server responded with a status of (401|403|404|409|422|504)|net::ERR_INTERNET_DISCONNECTED/
 
@@ -19,7 +22,7 @@ module Browser
 
   def self.options
     Selenium::WebDriver::Options.chrome(binary: '/usr/bin/chromium', logging_prefs: { browser: 'ALL' }).tap do |options|
-      ARGUMENTS.each { |argument| options.add_argument(argument) }
+      [*ARGUMENTS, *SPARING].each { |argument| options.add_argument(argument) }
     end
   end
 

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in so many processes side by side with one summary: those of core by
-# themselves, those of the server too every day, since they are quicker in a database without a fleet; each with as much work by the recorded run time.
+# themselves, those of the server too every day, since they are quicker in a database without a fleet. Each process gets as much work by the
+# recorded run times.
 require 'turbo_tests'
 require 'fileutils'
 

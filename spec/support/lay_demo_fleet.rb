@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# lay_demo_fleet.rb NUMBER... [-- NUMBER...]: makes the demo fleet once, in the database that is given, and copies it for the first ones; the last ones
-# get no fleet, and the sheets that ship, as a new house has them: a database for every other spec process.
+# lay_demo_fleet.rb NUMBER... [-- NUMBER...]: a database for every spec process. Makes the demo fleet once, in the database that is given, and
+# copies it for the first ones; the last ones get the sheets that ship and no fleet, as a new house has them.
 require_relative '../../server/boot'
 require_relative 'demo_fleet'
 

@@ -24,6 +24,25 @@ RSpec.describe Wattomneum::Batteries::Pairing do
     expect(pairs(candidate('a', 95.0), candidate('b', 95.0, ampere: 700.0))).to eq([])
   end
 
+  it 'takes what lies just at the limit, and goes by the month where the health is the same' do
+    expect(pairs(candidate('a', 95.0), candidate('b', 80.0))).to eq([%w[a b]])
+    expect(pairs(candidate('a', 95.0), candidate('b', 79.9))).to eq([])
+    # A month weighs a quarter of a percent: eight months are worth 2 % (ours).
+    later = ->(months) { Date.new(2025, 3, 1) >> months }
+    expect(pairs(candidate('a', 95.0), candidate('b', 95.0, made: later[7]), candidate('c', 93.0)).first).to eq(%w[a b])
+    expect(pairs(candidate('a', 95.0), candidate('b', 95.0, made: later[9]), candidate('c', 93.0)).first).to eq(%w[a c])
+  end
+
+  it 'stops at as many as were asked for, best first, and says nothing of an age that nobody knows' do
+    shelf = (0..9).map { |one| candidate("b#{one}", 95.0 - (one * 0.5)) }
+    expect(described_class.new(shelf).pairs.size).to eq(6)
+    expect(described_class.new(shelf).pairs(most: 2).map(&:ids)).to eq([%w[b0 b1], %w[b1 b2]])
+    unknown = described_class.new([candidate('a', 95.0, made: nil), candidate('b', 93.0)]).pairs
+    expect(unknown.map(&:words)).to eq(['95 and 93 % of their labels'])
+    same = described_class.new([candidate('a', 95.0), candidate('b', 95.0)]).pairs
+    expect(same.map(&:words)).to eq(['95 and 95 % of their labels, made in the same month'])
+  end
+
   it 'compares labels of two standards by what they come to in SAE: 800 A EN is 848 A' do
     expect(pairs(candidate('a', 95.0), candidate('b', 95.0, ampere: 800.0, standard: 'EN'))).to eq([%w[a b]])
   end

@@ -35,6 +35,46 @@ RSpec.describe Wattomneum::Charging::Session do
 dash_gauge: 14.0 })).to eq('Dash' => 'the gauge reads 0.40 V too low: its own feed or its marks, not the charging')
   end
 
+  # Each step to either side of its limit (common practice): 0.2 V for the heater, 0.5 V when charging begins, 0.1 V between gauge and posts, 0.5 V
+  # under load; a fortieth of the system between idle and fast idle (ours): 0.3 V at 12 V, 0.6 V at 24 V.
+  {
+    { posts_rest: 12.6, posts_heater: 12.4 } => 'the heater draws',
+    { posts_rest: 12.6, posts_heater: 12.41 } => 'no heater current to speak of',
+    { posts_rest: 12.6, charging_idle: 13.1 } => 'it charges',
+    { posts_rest: 12.6, charging_idle: 13.09 } => 'no charge yet: excitation, belt and output path, before the alternator',
+    { charging_idle: 13.8, charging_fast_idle: 14.1 } => 'regulated at idle already',
+    { charging_idle: 13.79, charging_fast_idle: 14.1 } => 'idle gives less than the unit takes: long idling empties the batteries',
+    { charging_idle: 14.4, charging_fast_idle: 14.1 } => 'regulated at idle already',
+    { charging_idle: 14.41, charging_fast_idle: 14.1 } => 'less at more speed: belt slips, or the regulator',
+    { charging_fast_idle: 14.1, dash_gauge: 14.0 } => 'the gauge agrees',
+    { charging_fast_idle: 14.1, dash_gauge: 14.2 } => 'the gauge agrees',
+    { charging_fast_idle: 14.1, dash_gauge: 14.21 } => 'the gauge reads 0.11 V too high',
+    { charging_fast_idle: 14.1, charging_loaded: 13.6 } => 'the output carries the unit',
+    { charging_fast_idle: 14.1, charging_loaded: 13.59 } => 'it sinks: output path first, then the alternator'
+  }.each do |figures, said|
+    it "says of #{figures.map { |key, volt| "#{key} #{volt} V" }.join(', ')}: #{said}" do
+      expect(words(figures).values).to eq([said])
+    end
+  end
+
+  it 'holds a 24 V unit against twice the step between idle and fast idle' do
+    lines = lambda do |idle|
+      readings = { charging_idle: idle, charging_fast_idle: 28.2 }.map { |key, value| reading(key.to_s, value, system: two_in_series) }
+      described_class.new(readings, system: two_in_series, limits: limits).lines.map(&:words)
+    end
+    expect([27.6, 27.59].flat_map(&lines)).to match(['regulated at idle already', start_with('idle gives less than the unit takes')])
+  end
+
+  it 'tells the ohms of the bank only where a current was read, and goes by the last reading of a step' do
+    expect(words({ posts_rest: 12.6, posts_cranking: 10.6 })['Crank']).to eq('what the bank gives for the starter')
+    expect(words({ posts_rest: 12.6, posts_cranking: 10.6, cranking_current: 0.0 })['Crank']).to eq('what the bank gives for the starter')
+    # By hand: 2.4 V at 300 A are 8 mohm.
+    expect(words({ posts_rest: 12.6, posts_cranking: 10.2, cranking_current: 300.0 })['Crank']).to eq('8 mohm of bank with its posts at 300 A')
+    early, late, idle = { posts_rest: 12.5, 'posts_rest' => 12.7, charging_idle: 13.2 }.map { |key, volt| reading(key.to_s, volt, system: system) }
+    told = described_class.new([late, idle, early], system: system, limits: limits).lines
+    expect(told.map(&:arithmetic)).to eq(['13.20 V - 12.70 V = +0.50 V'])
+  end
+
   # By hand: 40 degrees x 18 mV = 0.72 V.
   { 13.7 => /it compensates/, 14.4 => /does not give way/, 13.1 => /falls off in the heat/ }.each do |hot, said|
     it "holds #{hot} V hot against what 40 degrees explain" do

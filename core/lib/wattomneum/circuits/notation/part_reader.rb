@@ -5,6 +5,10 @@ module Wattomneum
     module Notation
       # Reads the components of a sheet and objects to what no such component has.
       class PartReader
+        # In what two drawings of one plug may differ.
+        DRAWN_ANEW = %w[label ways uuid note].freeze
+        private_constant :DRAWN_ANEW
+
         # @param document [LocatedYaml]
         # @param system_volt [Integer]
         # @param states [Hash{String => String}]
@@ -49,7 +53,7 @@ module Wattomneum
           parts = {}
           rows.each_with_index do |fields, index|
             part = part_of(fields, ['components', index]) or next
-            parts[part.id] ? redraw(parts[part.id], part) : parts[part.id] = part
+            parts[part.id] ? redraw(parts[part.id], part, ['components', index]) : parts[part.id] = part
           end
           parts.each_value { |part| check_body(part, parts) }
           drawn = rows.filter_map { |fields| fields['id'].to_s if fields.is_a?(Hash) }
@@ -133,8 +137,15 @@ module Wattomneum
                 'Add "{ id: FRAME, kind: body }"')
         end
 
-        def redraw(part, again)
-          @redrawn << Sheet::Redrawn.new(id: part.id, label: again.fields['label'], ways: again.fields['ways'])
+        # A plug is drawn wherever wires go through it, and its drawings may contradict each other: that is asked about. Anything else stands once.
+        def redraw(part, again, path)
+          odd = (part.fields.keys | again.fields.keys).any? { |name| !DRAWN_ANEW.include?(name) && part.fields[name] != again.fields[name] }
+          return @redrawn << Sheet::Redrawn.new(id: part.id, label: again.fields['label'], ways: again.fields['ways']) if
+            part.is_a?(Parts::Connector) && !odd
+
+          kinds = [part, again].map { |one| one.kind.tr('_', ' ') }.uniq
+          wrong([*path, 'id'], "#{part.id} stands here twice#{", as #{kinds.join(' and ')}" if kinds.size > 1}",
+                "Two components need two ids: #{part.id}a, #{part.id}b")
         end
 
         def build(fields)

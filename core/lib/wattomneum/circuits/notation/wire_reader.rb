@@ -66,11 +66,14 @@ module Wattomneum
           uuid = row.fields['uuid'] || @earlier&.wire(number)&.uuid || Sheet.first_uuid(@key, 'wire', number)
           from = wire_end(row, number, uuid, 'from')
           to = wire_end(row, number, uuid, 'to')
+          # All that is wrong with a row is said at once.
           sizes = figures(row, number)
+          gauge = gauge(row, number)
+          zone = zone(row, number)
           return if from.nil? || to.nil? || sizes.nil?
           return wrong(row, 'to', "wire #{number} goes from #{from} back to itself", 'Name its other end') if from == to
 
-          Wire.new(number: number, uuid: uuid, from: from, to: to, gauge_awg: gauge(row, number), zone: zone(row, number), **sizes,
+          Wire.new(number: number, uuid: uuid, from: from, to: to, gauge_awg: gauge, zone: zone, **sizes,
                    colour: row.fields['colour']&.to_s, twisted_with: row.fields['twisted_with']&.to_s,
                    shielded: SHIELDED.fetch(row.fields['shielded']))
         end

@@ -29,6 +29,15 @@ RSpec.describe Wattomneum::Circuits::Drafting::Draft do
     expect([draft.sheet, left.parts.map(&:id), left.wires.map(&:number)]).to eq([nil, %w[BAT H1], []])
   end
 
+  it 'objects to the second of two components with one id, whatever they are, and goes on with the first' do
+    { { kind: 'fuse', facts: 'rating_ampere: 30' } => 'F1 stands here twice',
+      { kind: 'load', facts: 'watt: 5' } => 'F1 stands here twice, as fuse and load' }.each do |fields, words|
+      draft = typed(again: row('component', uuid(9), id: 'F1', **fields))
+      expect(draft.objections.map { |one| [one.uuid, one.message] }).to eq([[uuid(9), words]])
+      expect(draft.sound_part.part('F1').fields['rating_ampere']).to eq(10)
+    end
+  end
+
   it 'offers where a wire can end, by the components that can be read, however little the rest can' do
     expect(typed.ends).to include('BAT:+', 'F1:1', 'F1:2', 'H1:1')
     bad = typed(fuse: row('component', uuid(2), id: 'F1', kind: 'fuse', facts: 'rating_ampere: many'),

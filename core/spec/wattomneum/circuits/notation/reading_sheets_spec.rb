@@ -17,6 +17,13 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a component nobody drew' => [[battery], ['{ number: 1, from: BAT:+, to: F9:1 }'], /goes to F9:1, and no component is called that/],
     'a relay with no coil feed' => [[battery, '{ id: K1, kind: relay }'], ['{ number: 1, from: BAT:+, to: K1:30 }'],
                                     /relay K1 has no coil feed: nothing goes to pin 86 and 85/],
+    'two fuses under one id' => [[battery, '{ id: F1, kind: fuse, rating_ampere: 5 }', '{ id: F1, kind: fuse, rating_ampere: 30 }'], [],
+                                 /line 8, column 11: F1 stands here twice. Two components need two ids: F1a, F1b/],
+    'the same fuse drawn twice' => [[battery, *(['{ id: F1, kind: fuse, rating_ampere: 5 }'] * 2)], [], /F1 stands here twice\./],
+    'a load and a fuse under one id' => [[battery, '{ id: L1, kind: load, ohm: 5 }', '{ id: L1, kind: fuse, rating_ampere: 5 }'], [],
+                                         /L1 stands here twice, as load and fuse/],
+    'a plug that has other pins where it is drawn again' => [[battery, '{ id: X, kind: connector, pins: [a, b] }',
+                                                              '{ id: X, kind: connector, pins: [a, c] }'], [], /X stands here twice\./],
     'a kind there is not' => [['{ id: X, kind: kettle }'], [], /"kettle", which is no kind of component/],
     'a fuse without a rating' => [[battery, '{ id: F1, kind: fuse }'], [], /fuse F1 has no rating_ampere/],
     'text in a number' => [[battery, '{ id: F1, kind: fuse, rating_ampere: ten }'], [], /rating_ampere is a number, got "ten"/],
@@ -52,6 +59,12 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
     'a gauge nobody makes' => [[battery], ['{ number: 1, from: BAT:+, to: BAT:-, awg: 77 }'], /a gauge is 40 to 0/]
   }.each do |name, (components, wires, words)|
     it("objects to #{name}") { expect(objections(components, wires)).to include(match(words)) }
+  end
+
+  it 'says all that is wrong with a wire at once' do
+    found = objections([battery], ['{ number: 1, from: BAT:+, to: F9:1, awg: 99, mm2: 900, zone: moon }'], extra: 'zones: { box: { label: Box } }')
+    expect(found).to contain_exactly(include('goes to F9:1, and no component'), include('a gauge is 40 to 0'), match(/mm2 of wire 1 is 0.1 to 400/),
+                                     include('runs through zone moon, which the sheet does not name'))
   end
 
   it 'refuses aliases, tags, doubled keys, depth and size before anything is built' do

@@ -4,7 +4,9 @@ module Wattomneum
   module Numerics
     # Robust straight line: the median of all slopes between pairs of points.
     #
-    # Source: Theil 1950, Sen 1968; interval of the slope by the rank method of Sen (normal approximation).
+    # Source: Theil 1950, Sen 1968; interval of the slope by the rank method of Sen (normal approximation), as in Gilbert, Statistical Methods for
+    # Environmental Pollution Monitoring, 1987, 16.5 (from memory): of N slopes in order the M1-th and the (M2 + 1)-th, M = (N -+ C) / 2; where M is
+    # no whole number, the wider one.
     class TheilSen
       # z of a two-sided 90 % interval.
       INTERVAL_Z = 1.645
@@ -42,7 +44,7 @@ module Wattomneum
 
       def interval(slopes, count)
         spread = INTERVAL_Z * Math.sqrt(count * (count - 1) * ((2 * count) + 5) / 18.0)
-        low = ((slopes.size - spread) / 2).floor.clamp(0, slopes.size - 1)
+        low = (((slopes.size - spread) / 2).floor - 1).clamp(0, slopes.size - 1)
         high = ((slopes.size + spread) / 2).ceil.clamp(0, slopes.size - 1)
         slopes[low]..slopes[high]
       end

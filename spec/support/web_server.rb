@@ -8,7 +8,7 @@ require 'tempfile'
 
 # The web server as bin/start runs it, in processes of its own, on a free port.
 class WebServer
-  START_SECONDS = 60
+  START_SECONDS = 300
 
   attr_reader :port, :pid
 

@@ -6,19 +6,16 @@ require_relative 'journey'
 module BrowserBench
   include Journey
 
-  def find_unit(number)
-    find('body').send_keys('/')
-    fill_in 'Find a unit, battery or job', with: number
-    expect(page).to have_css('[role=option]', text: number)
-    find_field('Find a unit, battery or job').send_keys(:enter)
+  # As a link or a bookmark leads there; the palette is driven where it is the subject.
+  def visit_unit(number)
+    visit "/units/#{Server::Models::Unit.first(number: number).id}"
     expect(page).to have_css('h1', text: number)
   end
 
   # @param about [Hash] the symptom, where it is not starting: thing as the list names it
   def open_job_on(number, complaint, thing: nil, how: 'does nothing')
     @about = thing
-    find_unit(number)
-    find('a', text: /\AOpen a(nother)? job\z|Open a job\z/).click
+    visit "/units/#{Server::Models::Unit.first(number: number).id}/jobs/new"
     fill_in 'Complaint, in the driver’s words', with: complaint
     if thing
       choose 'something else on its circuit'

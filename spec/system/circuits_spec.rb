@@ -4,7 +4,7 @@ RSpec.describe 'Circuits' do
   before { sign_in_as('electrician') }
 
   def open_sheet(unit, title)
-    find_unit(unit)
+    visit_unit(unit)
     within('section[aria-labelledby=circuits]') { click_link title }
     expect(page).to have_css('h1', text: title)
     read_as('pins')
@@ -15,6 +15,7 @@ RSpec.describe 'Circuits' do
   def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
 
   it 'lands on a pin or a component typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks do
+    visit '/jobs'
     find('body').send_keys('/')
     fill_in 'Find a unit, battery or job', with: 'A1:A/1'
     find('[role=option]', text: 'on T-03').click
@@ -98,7 +99,7 @@ RSpec.describe 'Circuits' do
   end
 
   it 'names every objection to a sheet that can not be read, and changes nothing' do
-    click_link 'Circuits'
+    visit '/circuits'
     click_button 'Bring in a sheet'
     fill_in 'Or its text', with: Wattomneum::Circuits::Library::TEXTS['fuel_pump'].sub('to: K11:86', 'to: K11:99')
     click_button 'Bring it in'
@@ -138,6 +139,7 @@ RSpec.describe 'Circuits' do
   end
 
   it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
+    visit '/jobs'
     press = ->(*keys) { page.driver.browser.action.send_keys(*keys).perform }
     focused = -> { page.driver.browser.switch_to.active_element }
     tab_to = ->(name) { 200.times { focused.call.accessible_name == name ? break : press.call(:tab) } }
@@ -161,7 +163,7 @@ RSpec.describe 'Circuits' do
   end
 
   it 'shows a unit\'s sheets as one circuit, and what one ground on it carries', :only_looks do
-    click_link 'Circuits'
+    visit '/circuits'
     within('section[aria-label="Corrie 18"]') { click_link 'T-03' }
     expect(page).to have_css('h1', text: 'The whole unit').and have_content('7 sheets as one')
     find('button', exact_text: 'Key on').click

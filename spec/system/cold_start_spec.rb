@@ -47,6 +47,7 @@ RSpec.describe 'Cold starts' do
     night.delete
     night.insert(yard_id: unit.yard_id, dawn: dawn, low_celsius: -9.0, source: 'weather', said_at: Time.now.utc)
     sign_in_as('driver')
+    visit '/'
     expect(page).to have_css('h2', text: 'How did they start this morning?')
     find_field('Ridge Camp').send_keys([:control, 'a'], '14', :enter)
     click_button '14 °F, which is −10 °C'
@@ -61,6 +62,7 @@ RSpec.describe 'Cold starts' do
     Server::Models::Night.dataset.insert_conflict(target: %i[yard_id dawn], update: { low_celsius: -24.0 })
                          .insert(yard_id: unit.yard_id, dawn: dawn, low_celsius: -24.0, source: 'typed', said_at: Time.now.utc)
     sign_in_as('electrician')
+    visit '/'
     row = -> { find('section[aria-labelledby=tonight] li', text: unit.number) }
     row.call.find('label', text: 'Heat the engine overnight').click
     expect(page).to have_css('[role=status]', text: /Ticked: 10 min. Expected not to start/)

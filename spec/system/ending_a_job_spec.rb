@@ -19,6 +19,7 @@ RSpec.describe 'Ending a job' do
 
   it 'keeps a temporary repair on Today until it is made permanent' do
     sign_in_as('electrician')
+    visit '/'
     within('section', text: 'Temporary repairs') { click_link(text: 'T-08') }
     expect(page).to have_content('Temporary until')
     click_button(text: /permanent/i)

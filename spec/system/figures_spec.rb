@@ -28,6 +28,7 @@ RSpec.describe 'Figures' do
 
   it 'are drawn by the faces that ship, keep their size in a loop at every width, and have units as people write them', :only_looks do
     sign_in_as('electrician')
+    visit '/jobs'
     expect_faces_that_ship
     [[1280, 800], [1000, 800], [800, 900], [390, 844]].each do |width, height|
       Browser.chrome.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: false)

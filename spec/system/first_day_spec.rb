@@ -5,6 +5,7 @@ RSpec.describe 'The first day of a fleet' do
 
   it 'tells a reader what it waits for and an electrician what comes first, and leads from there to a unit whose batteries are tested' do
     sign_in_as('reader')
+    visit '/'
     expect(page).to have_content('No unit is entered yet. An electrician or the lead enters them.')
     click_link 'Units'
     expect(page).to have_content('No unit yet')
@@ -12,6 +13,7 @@ RSpec.describe 'The first day of a fleet' do
     expect(page).to have_link('Start, 12 V parallel pair')
     sign_out
     sign_in_as('lead')
+    visit '/'
     expect(page).to have_link('Add people and yards')
     click_link 'Enter the first unit'
     fill_in 'Number', with: 'P-01'

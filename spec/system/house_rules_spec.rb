@@ -9,7 +9,7 @@ RSpec.describe 'House rules' do
     expect(line('charging.over_cap@12')).to have_content('fixed').and have_no_button
     sign_out
     sign_in_as('electrician')
-    click_link 'House rules'
+    visit '/house-rules'
     find('summary', text: 'Charging').click
     expect(page).to have_css('li', text: 'charging.over_cap@12')
     find('summary', text: 'Charging').click
@@ -20,6 +20,7 @@ RSpec.describe 'House rules' do
 
   it 'lets a lead, and nobody else, set a limit with a reason, names it in the why lines, goes back to what is shipped, and keeps some fixed' do
     sign_in_as('lead')
+    visit '/jobs'
     click_link 'House rules'
     fill_in 'Show only', with: 'drop.ground_cranking@12'
     click_button 'Change Ground drop while cranking, 12 V'

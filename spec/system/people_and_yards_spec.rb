@@ -16,7 +16,7 @@ RSpec.describe 'People and yards' do
 
   it 'lets a lead add a person, who signs in, changes the password, and is shut out when blocked' do
     sign_in_as('lead')
-    click_link 'House rules'
+    visit '/house-rules'
     click_button 'Add a person'
     fill_person(name: 'Ivo Sand', email: 'ivo@skarrow.example', password: 'short')
     select 'driver: reports what fails', from: 'Role'
@@ -38,7 +38,7 @@ RSpec.describe 'People and yards' do
     sign_out
 
     sign_in_as('lead')
-    click_link 'House rules'
+    visit '/house-rules'
     click_button 'Change Ivo Sand'
     uncheck 'May sign in'
     click_button 'Save the person'
@@ -50,7 +50,7 @@ RSpec.describe 'People and yards' do
 
   it 'lets a lead add a yard with its clock, into which a unit is entered, and keeps a lead in the fleet' do
     sign_in_as('lead')
-    click_link 'House rules'
+    visit '/house-rules'
     click_button 'Add a yard'
     fill_in 'Name', with: 'Far Quarry'
     fill_in 'Time zone', with: 'Europe/Atlantis'
@@ -71,6 +71,7 @@ RSpec.describe 'People and yards' do
 
   it 'has the way out, the light and the house rules within reach of a thumb', :phone do
     sign_in_as('electrician')
+    visit '/jobs'
     click_button 'You'
     before = page.evaluate_script('document.documentElement.dataset.theme')
     click_button 'Yard or cab light'

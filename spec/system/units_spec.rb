@@ -63,7 +63,7 @@ RSpec.describe 'Units and their batteries' do
 
   it 'lets a lead retire a unit and bring it back, and nobody else, who gives readings as CSV and a job as JSON' do
     sign_in_as('lead')
-    find_unit('T-11')
+    visit_unit('T-11')
     click_button 'Retire'
     expect(page).to have_content(', retired')
     visit '/units'
@@ -74,9 +74,9 @@ RSpec.describe 'Units and their batteries' do
     expect(page).to have_button('Retire')
     sign_out
     sign_in_as('electrician')
-    find_unit('T-11')
+    visit_unit('T-11')
     expect(page).to have_no_button('Retire')
-    find_unit('B-15')
+    visit_unit('B-15')
     expect(find_link('All readings as CSV')['href']).to match(%r{/api/units/[0-9a-f-]+/readings\.csv\z})
     job = Server::Models::Job.first(state: 'closed')
     visit "/jobs/#{job.id}"
@@ -88,7 +88,7 @@ RSpec.describe 'Units and their batteries' do
     Server::Models::Yard.where(id: unit.yard_id).update(time_zone: 'Pacific/Auckland')
     Browser.chrome.execute_cdp('Emulation.setTimezoneOverride', timezoneId: 'America/Los_Angeles')
     sign_in_as('electrician')
-    find_unit('B-15')
+    visit_unit('B-15')
     newest = Server::Models::Job.where(unit_id: unit.id).max(:opened_at)
     day, time = Server::DB.get(Sequel.lit("to_char(?::timestamptz at time zone 'Pacific/Auckland', 'FMDD HH24:MI')", newest)).split
     expect(find('section[aria-labelledby=timeline]')).to have_content(/\b#{day} \w+ #{time}/)

@@ -49,4 +49,9 @@ RSpec.describe Wattomneum::Effort do
       end
     end.to raise_error(Wattomneum::OverBudgetError, /Cut it/)
   end
+
+  it 'takes one step for one, and allows as many as it says' do
+    expect { described_class.within(3) { 3.times { described_class.spend! } } }.not_to raise_error
+    expect { described_class.within(3) { 4.times { described_class.spend! } } }.to raise_error(Wattomneum::OverBudgetError)
+  end
 end

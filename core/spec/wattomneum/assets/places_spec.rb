@@ -27,4 +27,9 @@ RSpec.describe Wattomneum::Assets::Places do
     expect(kinds::ALL.flat_map(&:tests).map { |key| Wattomneum::Readings::Catalogue.fetch(key).key }).to eq(kinds::ALL.flat_map(&:tests))
     expect(kinds::ALL.flat_map(&:cautions) - Wattomneum::Safety::Cautions::BY_ID.keys).to eq([])
   end
+
+  it 'finds a place by its key, and none by another' do
+    all = described_class.new(parallel_pair, nil)
+    expect([all.find('alternator').label, all.find('starter').label, all.find('wheel')]).to eq(['Alternator', 'Starter', nil])
+  end
 end

@@ -21,4 +21,17 @@ RSpec.describe Wattomneum::Batteries::Pair do
     expect([advice.call(92, 8), advice.call(92, 14), advice.call(80, 8), advice.call(nil, 8)])
       .to eq(%i[replace_failed_one replace_set replace_set replace_set])
   end
+
+  it 'keeps no partner that is just a year old, or just at what is sound' do
+    advice = ->(health, months) { described_class.advice(school: 'failed_one', partner_health_percent: health, partner_age_months: months) }
+    expect([advice.call(92, 11.9), advice.call(92, 12), advice.call(85.1, 8), advice.call(85, 8)])
+      .to eq(%i[replace_failed_one replace_set replace_failed_one replace_set])
+  end
+
+  it 'says how far apart they are and how far they may be, by cells on 6 V' do
+    expect(described_class.mismatches(health_percents: [95.04, 78], rest_volts: [12.6, 12.349]))
+      .to eq(['17.04 % apart, limit 15 %', '0.25 V apart, limit 0.2 V'])
+    expect(described_class.mismatches(rest_volts: [6.3, 6.15], blocks: 0.5)).to eq(['0.15 V apart, limit 0.1 V'])
+    expect(described_class.mismatches(health_percents: [40], rest_volts: [12.6])).to eq([])
+  end
 end

@@ -20,4 +20,19 @@ RSpec.describe Wattomneum::ColdStart::Evening do
     expect([standing(-30.0, low: 5.0, awake_ampere: 0.09), standing(-30.0, low: 5.0, awake_ampere: 0.001)]).to eq([14, 60])
     expect(standing(-30.0, low: 5.0, awake_ampere: 0.001, most: 7)).to eq(7)
   end
+
+  # By hand: two degrees over the low; sqrt(4 + (10 x .05)^2 + 2.2^2 + 1.3^2) = 3.283; the error function of the C library.
+  it 'has the chance of a normal spread, and less of it with what was won' do
+    night = described_class.new(stored(-14.0), charge: described_class::Charge.new(ratio: 0.89, spread: 0.05))
+    below = ->(degrees) { 0.5 * (1 + Math.erf(degrees / Math.sqrt(2 * (4 + 0.25 + 4.84 + 1.69)))) }
+    expect(night.chance(-16.0)).to be_within(2e-4).of(below.call(2.0))
+    expect(night.chance(-16.0, won_celsius: 5.0)).to be_within(2e-4).of(below.call(-3.0))
+  end
+
+  # By hand: 0.04 A takes .96 Ah a night, 1.2 % of charge with the losses.
+  it 'counts one night parked where nobody says how many' do
+    about = { capacity_ampere_hour: 100.0, low_celsius: -16.0, day_before_celsius: nil }
+    expect(described_class.of(stored(-14.0), **about).charge.ratio).to be_within(1e-9).of(0.878)
+    expect(described_class.of(stored(-14.0), nights_parked: 4, **about).charge.ratio).to be_within(1e-9).of(0.842)
+  end
 end

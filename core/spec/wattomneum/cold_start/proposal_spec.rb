@@ -39,4 +39,9 @@ RSpec.describe Wattomneum::ColdStart::Proposal do
   it 'refuses an evening that is none' do
     [0, -5, 721].each { |minutes| expect { described_class.new([], minutes: minutes) }.to raise_error(Wattomneum::InvalidQuantityError, /1 to 720/) }
   end
+
+  it 'takes what needs every minute that is left, and what just is worth the walk' do
+    expect(chosen([offer('a', ['whole_bank', 45, 0.6])], 45)).to eq([%w[a whole_bank]])
+    expect(chosen([offer('a', ['heat', 10, 0.01])], 45)).to eq([%w[a heat]])
+  end
 end

@@ -74,4 +74,21 @@ sound_drop_volt: sound_drop)
     expect(tested.narrowing.map(&:first)).not_to include(:own_resistance_share, :demand_exponent)
     expect(untested.variance).to be > tested.variance
   end
+
+  # By hand: 0.24 of 0.40 V is left of the drop; nothing is won where no more was lost than clean joints lose.
+  it 'wins with clean joints what the same engine would have had with their drop' do
+    clean = remedies(sound_drop: 0.24).all.find { |one| one.key == 'joints' }
+    threshold = cold_start::Threshold.new(inputs, charge_ratio: 0.80)
+    expect(clean.degrees).to be_within(1e-9).of(threshold.degrees_won(cold_start::Mended.new(drop_ratio: 0.6), charge_ratio: 0.80))
+    expect(remedies(sound_drop: 0.40).all.map(&:key)).not_to include('joints')
+  end
+
+  # By hand: half of 0.5 and 0.3 V, and of 1.0 and 0.3 V.
+  it 'takes half of what joints may lose for clean ones' do
+    expect([system(12, 'parallel'), system(24, 'series')].map { |one| described_class.sound_drop_volt(one) }).to eq([0.4, 0.65])
+  end
+
+  it 'promises of several things what the best of them wins, and nothing of none' do
+    expect([described_class.together([1.2, 3.0, 0.4]), described_class.together([])]).to eq([3.0, 0.0])
+  end
 end

@@ -23,4 +23,16 @@ RSpec.describe Wattomneum::Evidence::Conditions do
   it 'refuses a condition nobody knows' do
     expect { described_class.new('moon' => 'yes') }.to raise_error(Wattomneum::UnknownKeyError)
   end
+
+  it 'takes a figure with its own unit, and no other for it' do
+    expect(described_class.new('battery_temperature_celsius' => '8 degC').number('battery_temperature_celsius')).to eq(8.0)
+    ['8 degF', '8 V', 'V', 'warm'].each do |typed|
+      expect { described_class.new('battery_temperature_celsius' => typed) }.to raise_error(Wattomneum::InvalidQuantityError, /got #{typed}/)
+    end
+  end
+
+  it 'takes the ends of what may be' do
+    expect([-50, 80].map { |celsius| described_class.new('battery_temperature_celsius' => celsius).number('battery_temperature_celsius') })
+      .to eq([-50.0, 80.0])
+  end
 end

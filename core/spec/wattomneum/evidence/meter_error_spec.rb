@@ -14,4 +14,16 @@ RSpec.describe Wattomneum::Evidence::MeterError do
     expect(described_class.ampere(600.0)).to be_within(1e-9).of(20.0)
     expect(described_class.scaled(0.35, at_ampere: 1400.0, to_ampere: 600.0)).to be_within(1e-6).of((0.00195 * 6 / 14) + (0.15 * 44 / 1400))
   end
+
+  # By hand: 2 % and 5 mA of 60 mA are 6.2 mA, either way round; 2 % of 180 rpm are 3.6.
+  it 'counts 2 % and 5 mA for a clamp for milliamperes, and 2 % of a speed' do
+    expect([0.06, -0.06, 0.0].map { |ampere| described_class.small_ampere(ampere).round(6) }).to eq([0.0062, 0.0062, 0.005])
+    expect(described_class.rpm(180.0)).to be_within(1e-9).of(3.6)
+  end
+
+  # A meter of 4,000 counts shows 399.9 mV with four digits behind it, 0.400 V with three, 3.999 V with three, 4.00 V with two.
+  it 'counts the last digit of the range that the meter is on' do
+    digits = [0.3999, 0.4, 3.999, 4.0, -39.99, 40.0].map { |volt| ((described_class.volt(volt) - (0.005 * volt.abs)) / 2).round(6) }
+    expect(digits).to eq([0.0001, 0.001, 0.001, 0.01, 0.01, 0.1])
+  end
 end

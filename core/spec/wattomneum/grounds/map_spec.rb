@@ -47,4 +47,9 @@ RSpec.describe Wattomneum::Grounds::Map do
   it 'is empty for a circuit without a ground' do
     expect(map('magneto_kill').places.map(&:kind)).to all(eq('ground').or(eq('strap')))
   end
+
+  # By hand: the rail on which the battery ground stands first, then what is strapped to it, then what stands on that.
+  it 'goes outwards over metal, straps and points' do
+    expect(truck.places.map(&:key)).to eq(['G0', 'G3', 'wire strap_block', 'wire strap_body', 'wire strap_cab', 'G1', 'G2', 'G4'])
+  end
 end

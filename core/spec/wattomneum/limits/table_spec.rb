@@ -60,4 +60,15 @@ RSpec.describe Wattomneum::Limits::Table do
       expect([12, 24].map { |volt| table.fetch(id, system_volt: volt).value }).to eq([twelve, twenty_four])
     end
   end
+
+  # By hand: 0.5 V and 9.6 V of 12 V halved; on 48 V the drops of 24 V as they are, 27.8 to 28.6 V loaded twice over, and no figure of lead and acid.
+  it 'has half of every figure of 12 V on 6 V, and of 24 V on 48 V only what is no matter of lead and acid' do
+    expect(%w[drop.positive_cranking cranking.posts_least charging.rise_least].map do |id|
+      table.fetch(id, system_volt: 6).value
+    end).to eq([0.25, 4.8, 0.25])
+    expect(%w[drop.positive_cranking drop.ground_cranking].map { |id| table.fetch(id, system_volt: 48).value }).to eq([1.0, 0.3])
+    expect(table.fetch('charging.loaded_within', system_volt: 48).value).to eq(2 * table.fetch('charging.loaded_within', system_volt: 24).value)
+    expect { table.fetch('charging.loaded_least', system_volt: 48) }.to raise_error(Wattomneum::UnknownKeyError, /for a 48 V system/)
+    expect(table.fetch('cranking.posts_least', system_volt: 6).source).to start_with('half of the 12 V figure: ')
+  end
 end

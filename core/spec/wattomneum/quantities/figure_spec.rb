@@ -12,4 +12,10 @@ RSpec.describe Wattomneum::Quantities::Figure do
     said = [0.999, -0.5, 1.0, 1.04, -1.5, 19.94, 20.0, 20.4].map { |value| described_class.ampere(value) }
     expect(said).to eq(['999 mA', '-500 mA', '1 A', '1 A', '-1.5 A', '19.9 A', '20 A', '20 A'])
   end
+
+  it 'changes to millivolts below a tenth of a volt, and to the next prefix at a thousand ohms' do
+    expect([0.0999, -0.0999, 0.1, -0.1].map { |volt| described_class.volt(volt) }).to eq(['99.9 mV', '-99.9 mV', '0.10 V', '-0.10 V'])
+    expect([0.999, 1.0, 999.0, 1000.0, 999_000.0, 1e6].map { |ohm| described_class.ohm(ohm) })
+      .to eq(['999 mohm', '1 ohm', '999 ohm', '1 kohm', '999 kohm', '1 Mohm'])
+  end
 end

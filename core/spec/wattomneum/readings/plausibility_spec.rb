@@ -57,4 +57,20 @@ RSpec.describe Wattomneum::Readings::Plausibility do
   it 'judges it once it was confirmed: an open joint does drop everything' do
     expect(judge(reading('ground_drop', 12.4, conditions: { 'value_confirmed' => 'yes' })).verdict).to eq('act')
   end
+
+  # A tester set to another standard gives half as much again; a digit typed twice ten times as much. 1.3 x 800 A are 1,040 A.
+  it 'asks about a tester that gives more than the label, and offers a tenth where that could be' do
+    asked = lambda do |ampere|
+      described_class.question(test: Wattomneum::Readings::Catalogue.fetch('battery_test'), value: ampere, system: parallel_pair, rated_ampere: 800.0)
+    end
+    expect(asked.call(1_100.0)).to have_attributes(text: /\A1100 A is 138 % of its label: was the tester set to another standard/,
+                                                   options: [{ label: '1100 A, as I typed it', value: nil }, { label: '110 A', value: 110.0 }])
+    expect(asked.call(10_400.0).options.map { |option| option[:value] }).to eq([nil, 1_040.0])
+    expect(asked.call(10_500.0).options.map { |option| option[:value] }).to eq([nil])
+    expect(asked.call(1_040.0)).to be_nil
+  end
+
+  it 'offers the thousandfold of what was typed in kiloamperes' do
+    expect(question('battery_test', 0.62).options.map { |option| option[:value] }).to eq([nil, 620.0])
+  end
 end

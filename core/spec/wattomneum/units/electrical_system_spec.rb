@@ -29,4 +29,27 @@ RSpec.describe Wattomneum::Units::ElectricalSystem do
     expect(Wattomneum::Units::Parts.of(hand_started).map(&:key)).to eq(%w[engine alternator belt])
     expect(Wattomneum::Units::Parts.fetch('block_strap').label).to eq('Strap, engine block to frame')
   end
+
+  # By hand: six volts are half a block of six cells, 24 V are two, one in each battery of the pair; a pack of 48 V is four.
+  it 'counts its blocks of six cells, in all and in each battery' do
+    all = [system(6, 'single', 1), system(6, 'parallel', 2), system(12, 'parallel', 3), system(24, 'series', 2), system(48, 'single', 1)]
+    expect(all.map(&:blocks_in_series)).to eq([0.5, 0.5, 1.0, 2.0, 4.0])
+    expect(all.map(&:blocks_per_battery)).to eq([0.5, 0.5, 1.0, 1.0, 4.0])
+  end
+
+  it 'goes by lead and acid only where every battery is of them' do
+    fitted = ->(*types) { parallel_pair(batteries: %w[A B].zip(types).to_h { |position, type| [position, battery(position, type: type)] }) }
+    expect([fitted.call('agm', 'flooded'), fitted.call('flooded', 'lithium'), fitted.call('lithium', 'lithium')]
+      .map { |one| [one.lead_acid?, one.lithium?] }).to eq([[true, false], [false, true], [false, true]])
+    expect([system(48, 'single', 1).lead_acid?, system(48, 'single', 1).pack?]).to eq([false, true])
+  end
+
+  it 'has the ampere hours of all in parallel, and of one in series' do
+    expect([system(12, 'parallel', 3), system(24, 'series', 2)].map { |one| one.capacity_ampere_hour(usual_ampere_hour: 90.0) }).to eq([270.0, 90.0])
+  end
+
+  it 'has an equaliser on the middle of a series pair only' do
+    expect { parallel_pair(has_equaliser: true) }.to raise_error(Wattomneum::InvalidQuantityError, /middle of a series pair/)
+    expect(series_pair(has_equaliser: true).has_equaliser).to be(true)
+  end
 end

@@ -59,8 +59,14 @@ RSpec.describe Wattomneum::Circuits::Drafting::ForeignList do
     end
   end
 
+  it 'takes only the column of a pin for a pin, and none that is something else already' do
+    expect(guess('From', 'Colour', 'To', 'Way')).to eq('from' => 0, 'colour' => 1, 'to' => 2, 'to_pin' => 3)
+    expect(guess('From', 'Pin number', 'To', 'Price')).to eq('from' => 0, 'from_pin' => 1, 'to' => 2)
+  end
+
   it 'shows what stands first in a column' do
     expect(list("wire,from\n1,A\n2,A\n3,\n4,B\n").examples(1)).to eq(%w[A B])
+    expect(list("wire,from\n1,A\n2,B\n3,C\n4,D\n").examples(1)).to eq(%w[A B C])
   end
 
   describe Wattomneum::Circuits::Drafting::ListTaken do

@@ -43,4 +43,17 @@ RSpec.describe Wattomneum::Circuits::Notation::WireList do
     expect(text).to include("\n10,S1:2,ST1,red,16,", "\nstrap,BLOCK,FRAME,")
     expect(rows(text).size).to eq(sheet.wires.size)
   end
+
+  it 'takes as many bytes as it says' do
+    most = Wattomneum::Budgets[:sheet_bytes]
+    text = "number,from,to\n1,A,B\n"
+    expect(described_class.parse(text + ("\n" * (most - text.bytesize))).problems).to eq([])
+    expect(described_class.parse(text + ("\n" * (most - text.bytesize + 1))).problems.map(&:message)).to eq(['larger than 2 MB'])
+  end
+
+  it 'keeps what stands beyond the last column for the objection, and no empty cells' do
+    found = described_class.parse("number,from,to\n1,A,B, ,late\n2,C,D,,\n").rows
+    expect(found.map { |row| row.fields['surplus'] }).to eq(['late', nil])
+    expect(found.first.place.call('surplus')).to eq([2, 4])
+  end
 end

@@ -137,4 +137,13 @@ RSpec.describe Wattomneum::Circuits::Questions::StopTable do
     stops = "stops: [{ device: Y1, runs: released, asked_in: [stop], hose: Vacuum hose, hose_lost: runs_on }]\n"
     Wattomneum::Circuits::Notation::SheetWriter.write(pulled_shut).sub(/^stops:\n(?:[-\s].*\n)+?(?=\w)/, stops)
   end
+
+  it 'takes for what nothing stops only an engine that goes on, however it is asked' do
+    left = lambda { |running, *stops|
+      described_class::Row.new(running: running, stops: stops.each_with_index.to_h do |one, at|
+        [at, one]
+      end).nothing_stops?
+    }
+    expect([left.call(true, false, false), left.call(true, false, true), left.call(false, false, false)]).to eq([true, false, false])
+  end
 end

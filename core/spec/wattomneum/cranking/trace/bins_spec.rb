@@ -30,4 +30,15 @@ RSpec.describe Wattomneum::Cranking::Trace::Bins do
     gappy = bins([[0.0, 12.0, nil], [0.02, 12.0, nil], [0.3, 12.0, nil], [0.35, 12.0, nil]])
     expect([even.longest_gap, gappy.longest_gap.to_h.transform_values { |second| second.round(3) }]).to eq([nil, { from_second: 0.02, second: 0.28 }])
   end
+
+  it 'makes two slices one wherever the clock of the instrument began' do
+    found = bins(Array.new(16) { |index| [100.0 + (index / 512.0), index.to_f, nil] }, width: 1 / 512.0)
+    expect([found.size, found.width_second, found.volts]).to eq([8, 2 / 512.0, Array.new(8) { |index| (2 * index) + 0.5 }])
+  end
+
+  it 'takes eight slices without a row for a gap, and of two that are as long the first' do
+    found = ->(*seconds) { bins(seconds.map { |second| [second, 12.0, nil] }, width: 1.0, most: 64).longest_gap&.to_h }
+    expect([found.call(0.0, 7.5), found.call(0.0, 8.0), found.call(5.0, 6.0, 16.0, 26.0)])
+      .to eq([nil, { from_second: 0.0, second: 8.0 }, { from_second: 1.0, second: 10.0 }])
+  end
 end

@@ -198,4 +198,26 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
     engine = Wattomneum::Circuits::Library.fetch('engine_stop')
     expect { Wattomneum::Ignition::Kill::Branches.new(engine, engine.stops.first) }.to raise_error(Wattomneum::InvalidQuantityError, /names no stud/)
   end
+
+  it 'is together with every branch on the stud and every stage put together, and not with either alone' do
+    on = ->(sparks) { branches.all.map { |one| entry(kind: 'branch_on', branch: one.key, spark: one.number == '6' ? sparks : true) } }
+    stages = %w[stud plugs covers].map { |stage| entry(kind: 'refit', stage: stage, spark: true) }
+    off = [entry(kind: 'lead_off', spark: true), entry(kind: 'all_off', spark: true)]
+    expect([[*off, *on.call(true), *stages], [*off, *on.call(true), *stages.first(2)], [*off, *on.call(false), *stages],
+            [*stages, *off, *on.call(true)]]
+      .map do |entries|
+      search(entries).together?
+    end).to eq([true, false, false, false])
+  end
+
+  it 'takes for what comes and goes only a branch that grounded on the stud and is sound by ohms off it' do
+    seen = [entry(kind: 'all_off', spark: true), entry(kind: 'branch_on', branch: key('6'), spark: false),
+            entry(kind: 'branch_on', branch: key('8'), spark: true)]
+    least = Wattomneum::Limits::Table.shipped.fetch('ignition.kill_insulation_least').value
+    told = lambda do |number, ohm|
+      search([*seen, entry(kind: 'branch_ohm', branch: key(number), ohm: ohm)]).comes_and_goes?(branches.find(key(number)))
+    end
+    expect([told.call('6', least), told.call('6', least - 1), told.call('8', least)]).to eq([true, false, false])
+    expect(search(seen)).not_to be_comes_and_goes(branches.find(key('6')))
+  end
 end

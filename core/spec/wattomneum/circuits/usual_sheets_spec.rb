@@ -94,7 +94,7 @@ RSpec.describe Wattomneum::Circuits::UsualSheets do
   # Common practice: a relay of 12 V lets go at about 2.5 V, one of 24 V at twice that; each battery of a pair on 24 V has 12 V.
   it 'is made for the volts of the unit' do
     made = ->(system) { described_class.drawn(system).parts }
-    let_go = ->(system) { made.call(system).grep(Wattomneum::Circuits::Parts::Relay).map { |relay| relay.fields['drop_out_volt'] }.compact.max }
+    let_go = ->(system) { made.call(system).grep(Wattomneum::Circuits::Parts::Relay).filter_map { |relay| relay.fields['drop_out_volt'] }.max }
     expect([let_go.call(single_battery), let_go.call(series_pair)]).to eq([2.5, 5.0])
     volts = ->(system) { made.call(system).grep(Wattomneum::Circuits::Parts::Battery).map { |battery| battery.fields['volt'] } }
     expect(volts.call(series_pair).map { |volt| volt.between?(12.4, 12.9) }).to eq([true, true])

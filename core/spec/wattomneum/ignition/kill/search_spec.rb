@@ -203,11 +203,9 @@ RSpec.describe Wattomneum::Ignition::Kill::Search do
     on = ->(sparks) { branches.all.map { |one| entry(kind: 'branch_on', branch: one.key, spark: one.number == '6' ? sparks : true) } }
     stages = %w[stud plugs covers].map { |stage| entry(kind: 'refit', stage: stage, spark: true) }
     off = [entry(kind: 'lead_off', spark: true), entry(kind: 'all_off', spark: true)]
-    expect([[*off, *on.call(true), *stages], [*off, *on.call(true), *stages.first(2)], [*off, *on.call(false), *stages],
+    ways = [[*off, *on.call(true), *stages], [*off, *on.call(true), *stages.first(2)], [*off, *on.call(false), *stages],
             [*stages, *off, *on.call(true)]]
-      .map do |entries|
-      search(entries).together?
-    end).to eq([true, false, false, false])
+    expect(ways.map { |entries| search(entries).together? }).to eq([true, false, false, false])
   end
 
   it 'takes for what comes and goes only a branch that grounded on the stud and is sound by ohms off it' do

@@ -58,7 +58,7 @@ RSpec.describe 'From a complaint to a proved repair' do
     end
   end
 
-  it 'finds a relay that stays closed in the browser', type: :system do
+  it 'finds a relay that stays closed in the browser', :long, type: :system do
     unit = hidden('T-03', fault.stuck('K11 contact 30 to 87'), seed: 6)
     open_job_on('T-03', 'Pump hums all night', thing: 'Fuel pump (M2)', how: 'stays on')
     expect(work_to_the_end(unit)).to include('repair', 'prove', 'close')

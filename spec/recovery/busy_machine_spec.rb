@@ -13,7 +13,7 @@ RSpec.describe 'A busy machine' do
 
   def parts(text) = JSON.parse(text).transform_values(&:size)
 
-  it 'tells the same of jobs, stops and drafts, and stores the same judgements, to the byte' do
+  it 'tells the same of jobs, stops and drafts, and stores the same judgements, to the byte', :long do
     DemoFleet.fresh
     quiet = told
     busy = BusyMachine.while_busy { told }

@@ -1,24 +1,15 @@
 # frozen_string_literal: true
 
-require 'concurrent/delay'
-require 'open3'
-require 'tmpdir'
+require_relative 'front_end_modules'
 
 # The part of the front end that keeps what is typed, by itself: its modules as they stand, in a page of the application's address that shows
 # nothing else, with a server that answers as an example says. One more tab is one more page with modules of its own.
 module DeviceStore
-  WEB = File.join(Server::ROOT, 'web').freeze
-  ENTRY = <<~TYPESCRIPT.freeze
-    export { broughtAlong } from '#{WEB}/src/shared/unsent/older'
-    export * as disk from '#{WEB}/src/shared/unsent/disk'
-    export * as journal from '#{WEB}/src/shared/unsent/journal'
-    export * as queue from '#{WEB}/src/shared/unsent/queue'
-    export * as store from '#{WEB}/src/shared/unsent/store'
-    export { fresh } from '#{WEB}/src/shared/unsent/unsent'
-    export { ownTab, whileSending } from '#{WEB}/src/shared/unsent/tabs'
-    export { HttpError } from '#{WEB}/src/shared/api/http'
-    export { fateOf } from '#{WEB}/src/shared/writes/fate'
-  TYPESCRIPT
+  EXPORTS = {
+    'shared/api/http' => '{ HttpError }', 'shared/unsent/disk' => '* as disk', 'shared/unsent/journal' => '* as journal',
+    'shared/unsent/older' => '{ broughtAlong }', 'shared/unsent/queue' => '* as queue', 'shared/unsent/store' => '* as store',
+    'shared/unsent/tabs' => '{ ownTab, whileSending }', 'shared/unsent/unsent' => '{ fresh }', 'shared/writes/fate' => '{ fateOf }'
+  }.freeze
 
   # What examples say often: a record of person 7, what the server answers, what lies on the device.
   WORDS = <<~JAVASCRIPT
@@ -45,20 +36,10 @@ module DeviceStore
     })
   JAVASCRIPT
 
-  # @return [String] the modules bundled as the front end's own builder does it, and the words
-  def self.bundled
-    Dir.mktmpdir do |folder|
-      entry, made = %w[entry.ts device.js].map { |name| File.join(folder, name) }
-      File.write(entry, ENTRY)
-      said, status = Open3.capture2e(File.join(WEB, 'node_modules/.bin/rolldown'), entry, '--format', 'iife', '--name', 'device', '--file', made,
-                                     chdir: WEB)
-      raise said unless status.success?
-
-      "#{File.read(made).sub(/\Avar device = /, 'window.device = ')}\n#{WORDS}"
-    end
+  MODULES = Concurrent::Delay.new do
+    made = FrontEndModules.bundled(EXPORTS, '--format', 'iife', '--name', 'device')
+    "#{made.sub(/\Avar device = /, 'window.device = ')}\n#{WORDS}"
   end
-
-  MODULES = Concurrent::Delay.new { bundled }
 
   def blank_page
     visit '/health'

@@ -29,7 +29,7 @@ RSpec.describe 'The sheet editor' do
     expect(fitted.refresh.overrides.to_h.values).to eq([{ 'length_m' => 1.4 }])
   end
 
-  { 'a laptop' => {}, 'a phone' => { phone: true } }.each do |screen, how|
+  { 'a laptop' => {}, 'a phone' => { phone: true, long: true } }.each do |screen, how|
     it "takes a bad row as typed, is mended, undone, published, and a unit moved to the version says what it has otherwise, on #{screen}", **how do
       before = newest
       unit = Server::Models::UnitSheet.current.where(version_id: before.id).eager(:unit).first.unit

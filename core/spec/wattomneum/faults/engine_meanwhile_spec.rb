@@ -77,12 +77,13 @@ RSpec.describe Wattomneum::Faults::EngineMeanwhile do
 
   # Faults that do come and go: joints, contacts, coils, a brush. Without what the engine does meanwhile, eight starters of 115 were condemned
   # for a relay.
-  it 'mends nothing good on a start that comes and goes, and finds most' do
+  it 'mends nothing good on a start that comes and goes, and finds most', :seeds do
     kinds = ['a lug at the stud, 12 V', 'an open brush', 'one bad ground joint', 'a signal wire', 'the contact of the start relay',
              'the fuse of the key switch', 'the coil of the solenoid', 'the return of the solenoid, inside the starter']
-    ends = kinds.product([3, 5, 11]).map { |name, seed| run_that_comes_and_goes(*HiddenFaults::STARTING.fetch(name), seed) }
+    seeds = Extent.of([3], [3, 5, 11])
+    ends = kinds.product(seeds).map { |name, seed| run_that_comes_and_goes(*HiddenFaults::STARTING.fetch(name), seed) }
     expect(ends.flat_map(&:first)).to eq([])
-    expect(ends.count { |_, repaired| repaired }).to be >= 20
+    expect(ends.count { |_, repaired| repaired }).to be >= 6 * seeds.size
   end
 
   # @return [Array] good parts mended, and whether anything was

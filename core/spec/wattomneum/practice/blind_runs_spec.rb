@@ -59,15 +59,15 @@ RSpec.describe 'Blind runs', :seeds do # rubocop:disable RSpec/DescribeClass -- 
     end
   end
 
-  it 'find the place of a click that is a ground or a lug within seven steps, every joint of the start loop' do
+  it 'find the place of a click that is a ground or a lug in seven steps, a third of the joints of the start loop, in the long part all', :seeds do
     steps = [parallel_pair, series_pair, single_battery].flat_map do |system|
-      joints_of(usual_machine(system)).map do |item|
+      Extent.sample(joints_of(usual_machine(system)), one_in: 3).map do |item|
         _, technician, = run(system, [joint.call(item.key, 0.08)], seed: 3, celsius: 15)
         [item.key, technician.readings.first.observation, technician.events.index(&:repair) || 99]
       end
     end
     expect(steps.reject { |_, behaviour, count| behaviour == 'click' && count <= 7 }).to eq([])
-    expect(steps.size).to be > 30
+    expect(steps.size).to be > Extent.of(10, 30)
   end
 
   # Every clamp, lug, ring, strap, cable and the isolator that the starter's current passes.

@@ -14,6 +14,7 @@ export function askOnce(ask: (address: Request) => Promise<Response>): Ask {
     if (response.status === NOT_MODIFIED && before) return before.copy.clone()
     const tag = response.headers.get('etag')
     if (tag && response.ok) {
+      kept.delete(request.url)
       if (kept.size >= MOST) kept.delete(kept.keys().next().value ?? '')
       kept.set(request.url, { tag, copy: response.clone() })
     }

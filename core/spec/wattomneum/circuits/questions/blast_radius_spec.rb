@@ -23,12 +23,12 @@ RSpec.describe Wattomneum::Circuits::Questions::BlastRadius do
   end
 
   # It skips what carries no current and takes earlier states over: the same as solving it all again.
-  it 'agrees with solving the machine anew with the item open, for every item of every large sheet' do
+  it 'agrees with solving the machine anew with the item open, for half of the items of every large sheet, in the long part all', :seeds do
     %w[ecu_power charge_12v genset].each do |key|
       sound = settled(Wattomneum::Circuits::Library.fetch(key))
       before = Wattomneum::Circuits::Questions::Workings.new(sound)
       radius = described_class.new(sound)
-      sound.circuit.items.each do |item|
+      Extent.sample(sound.circuit.items, one_in: 2).each do |item|
         anew = Wattomneum::Circuits::Questions::Workings.new(settled(sound.circuit.sheet, opened: item.branches))
         changes = sound.circuit.sheet.states.keys.flat_map do |state|
           sound.circuit.watches.filter_map { |watch| anew.change(watch, state, before)&.then { |change| [watch.key, state, change] } }

@@ -18,7 +18,6 @@ PARTS = {
 # turbo_tests knows recorded run times for the one folder "spec" only, and writes over what it reads.
 class SpecProcesses < TurboTests::Runner
   MEASURED = 'var/run_times.txt'
-  CORE = %r{\Acore/spec/}
   PART = PARTS.fetch(ARGV.fetch(0))
 
   # @return [Integer] exit status
@@ -26,7 +25,7 @@ class SpecProcesses < TurboTests::Runner
     groups = in_groups
     @num_processes = groups.size
     @reporter.report(groups) do
-      processes = groups.each.with_index(1).map { |files, number| files.first.match?(CORE) ? beside(files, number) : started(files, number) }
+      processes = groups.each.with_index(1).map { |files, number| apart?(files) ? beside(files, number) : started(files, number) }
       handle_messages
       @threads.each(&:join)
       processes.map { |process| process.value.exitstatus || 1 }.max
@@ -48,10 +47,11 @@ class SpecProcesses < TurboTests::Runner
                                                                                  allowed_missing_percent: 100)
   end
 
+  def apart?(files) = PART.apart.keys.any? { |folder| files.first.start_with?(folder) }
   def started(files, number) = start_regular_subprocess(files, number, record_runtime: true)
 
-  # What only reckons fills the time in which browsers and killed processes are waited for. Ruby's own compiler takes a third off it; what serves
-  # runs in the specs as it does for people, without.
+  # What only reckons and asks fills the time in which browsers and killed processes are waited for. Ruby's own compiler takes a third off it; what
+  # is driven as people drive it, by a browser or as a program, runs as it does for them, without.
   def beside(files, number)
     before = ENV.fetch('RUBYOPT', nil)
     ENV['RUBYOPT'] = "#{before} --yjit" if system('ruby', '--yjit', '-e', '0', err: File::NULL)

@@ -26,7 +26,7 @@ RSpec.describe 'Figures' do
     [...document.querySelectorAll('#{selector}')].map((text) => parseFloat(getComputedStyle(text).fontSize) * text.getScreenCTM().a)
   JS
 
-  it 'are drawn by the faces that ship, keep their size in a loop at every width, and have units as people write them', :only_looks do
+  it 'are drawn by the faces that ship, keep their size in a loop at every width, and have units as people write them', :long, :only_looks do
     sign_in_as('electrician')
     visit '/jobs'
     expect_faces_that_ship

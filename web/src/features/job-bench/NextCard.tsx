@@ -4,6 +4,7 @@ import { glued } from '../../shared/quantities/glued'
 import { Button } from '../../shared/ui/Button'
 import { expectedWords } from '../../shared/pad/pad'
 import { usePendingOn } from '../../shared/unsent/Pending'
+import type { Queued } from '../../shared/unsent/queue'
 
 const DO: Record<Step['kind'], string> = {
   measure: 'Take the reading',
@@ -20,6 +21,27 @@ const DO: Record<Step['kind'], string> = {
 /** By which the pad and whoever drives it know the two points. */
 const probeWords = ({ by, from, to, situation, opened }: ProbeCard) =>
   JSON.stringify({ by, from: from.node, to: to.node, situation, opened })
+
+/** Whether what waits is the very reading that this step asks for. */
+function isRead({ wish }: Queued, { probe, test_key, position }: Step): boolean {
+  if (!wish.path.endsWith('/readings')) return false
+  const read = wish.body as { test_key?: string; position?: string | null; probe?: unknown }
+  if (probe) return JSON.stringify(read.probe) === probeWords(probe)
+  return read.test_key === test_key && (read.position ?? null) === (position ?? null)
+}
+
+/** What is not sent yet, and how to go on without the server's word. */
+function Meanwhile({ pending, read, answers }: { pending: Queued[]; read: boolean; answers: boolean }) {
+  const [entries, them] = pending.length === 1 ? ['One entry is', 'it'] : [`${pending.length} entries are`, 'them']
+  return (
+    <p className="pt-3 font-semibold">
+      {read
+        ? `You read this; it is not sent yet.${answers ? ' Go by the answers above meanwhile.' : ''}`
+        : `${entries} not sent yet, and this step does not know of ${them}.`}{' '}
+      Go on below with what you have not read: all of it is judged together once the network is back.
+    </p>
+  )
+}
 
 const sentence = (words: string) => (/[.?!]$/.test(words) ? words : `${words}.`)
 
@@ -65,6 +87,8 @@ export function NextCard({
 }) {
   const step = job.next_step
   const pending = usePendingOn(job.id).filter(({ state }) => state === 'waiting')
+  const read = pending.some((entry) => isRead(entry, step))
+  const what = read ? DO.repeat : DO[step.kind]
   const button = useRef<HTMLButtonElement>(null)
   // After a save the keyboard goes on with the next step.
   useEffect(() => {
@@ -112,16 +136,10 @@ export function NextCard({
           ))}
         </dl>
       )}
-      {pending.length > 0 && (
-        <p className="pt-3 font-semibold">
-          {pending.length === 1 ? 'One entry is' : `${pending.length} entries are`} not sent yet, and this step does not
-          know of {pending.length === 1 ? 'it' : 'them'}. Go on below with what you have not read: all of it is judged
-          together once the network is back.
-        </p>
-      )}
+      {pending.length > 0 && <Meanwhile pending={pending} read={read} answers={meanings.length > 0} />}
       {mayWork && !padOpen && (
         <Button ref={button} look="filled" className="mt-4 w-full desk:w-auto" onClick={onDo}>
-          {measures && mustSee ? `Seen and done. ${DO[step.kind]}` : DO[step.kind]}
+          {measures && mustSee ? `Seen and done. ${what}` : what}
         </Button>
       )}
     </section>

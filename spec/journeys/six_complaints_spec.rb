@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Six complaints from intake to close over the requests that the screens send, three of them every day, the other three with another seed of the run, all with six seeds in the long part, with suspects
-# worked out. What is typed is what a hidden unit shows, never what the card predicts.
+# Six complaints from intake to close over the requests that the screens send, with suspects worked out: three of them every day, the other three
+# with another seed of the run, all with six seeds in the long part. What is typed is what a hidden unit shows, never what the card predicts.
 RSpec.describe 'Six complaints, from intake to close', :seeds, type: :http do
   before { sign_in_as('electrician') }
 

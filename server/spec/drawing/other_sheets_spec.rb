@@ -24,7 +24,7 @@ RSpec.describe Server::Layouter do
     draw(parts, wires, extra: "zones: { #{Array.new(4) { |zone| "z#{zone}: { label: Zone #{zone} }" }.join(', ')} }")
   end
 
-  it 'draws a sheet of more than 200 wires zone by zone, every wire in one picture or in two, with a flag at either end' do
+  it 'draws a sheet of more than 200 wires zone by zone, every wire in one picture or in two, with a flag at either end', :long do
     sheet, pictures = large
     expect(pictures.map { |one| one['label'] }).to eq(['In no zone', *Array.new(4) { |zone| "Zone #{zone}" }])
     seen = pictures.flat_map { |one| one['wires'].filter_map { |wire| wire['wire'] } }.tally

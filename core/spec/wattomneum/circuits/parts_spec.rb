@@ -138,4 +138,19 @@ system_volt: system_volt)
       expect(%w[L3 L4].map { |key| works.works?(machine.circuit.watches.find { |one| one.key == key }, 'running') }).to eq([true, false])
     end
   end
+
+  # By hand: 12.6 V through 0.3 ohm and 0.02 ohm of wires into 1 ohm are 12.6 / 1.32 = 9.55 A; through 6 mohm 12.6 / 1.026 = 12.28 A; through
+  # 2 ohm 4.17 A.
+  it 'gives current of a battery through what is said of it, and takes charge through no less than it takes' do
+    amperes = lambda do |ohm, volt = nil|
+      pushed = ["{ id: R, kind: resistor, ohm: #{volt ? 0.0001 : 1} }", *("{ id: G, kind: battery, volt: #{volt}, ohm: 0.0001 }" if volt)]
+      ends = volt ? [%w[BAT:+ R:1], %w[R:2 G:+], %w[G:- BAT:-]] : [%w[BAT:+ R:1], %w[R:2 BAT:-]]
+      wires = ends.each_with_index.map { |(from, to), at| "{ number: #{at}, from: #{from}, to: #{to}, ohm: 0.01 }" }
+      machine = settled(sheet_of(["{ id: BAT, kind: battery, volt: 12.6, ohm: #{ohm} }", *pushed], wires))
+      (volts_at(machine, 'R:1', 'off') - volts_at(machine, 'R:2', 'off')) / (volt ? 0.0001 : 1)
+    end
+    expect([0.3, 0.006, 2.0].map { |ohm| amperes.call(ohm).round(2) }).to eq([9.55, 12.28, 4.17])
+    # By hand: 1.6 V over 0.2988 ohm, 0.03 ohm of wires, 0.0002 ohm of the other two; over 2 ohm where it takes what it gives.
+    expect([0.006, 2.0].map { |ohm| amperes.call(ohm, 14.2) }).to match([be_within(0.01).of(-1.6 / 0.329), be_within(0.01).of(-1.6 / 2.0302)])
+  end
 end

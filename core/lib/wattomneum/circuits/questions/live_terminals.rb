@@ -11,9 +11,11 @@ module Wattomneum
         LIVE_RATIO = 0.08
 
         # @param settled [Solving::SettledStates] the sound machine
-        def initialize(settled)
+        # @param meter_ohm [Float] of a meter held to what nothing draws from
+        def initialize(settled, meter_ohm: Limits::Table.shipped.fetch('evidence.meter_input').value)
           @settled = settled
           @circuit = settled.circuit
+          @meter_ohm = meter_ohm
         end
 
         # @param item [Circuit::Item, nil] what is opened; nil for the machine as it stands in that state
@@ -21,23 +23,45 @@ module Wattomneum
         # @return [Array<Live>] component by component, with the way each is fed
         # @raise [UnknownKeyError] if the sheet has no such key state
         def with(item, key_state:)
-          result = (item ? @settled.opening(item) : @settled).fetch(key_state)
+          settled = item ? @settled.opening(item) : @settled
+          result = settled.fetch(key_state)
+          volts = volts_of(settled, key_state)
           paths = PathFinder.new(@circuit, result)
           @circuit.sheet.parts.flat_map do |part|
-            part.pins.map { |pin| part.node(pin) }.filter_map { |node| live(node, part, result.solution, paths) }
+            part.pins.map { |pin| part.node(pin) }.filter_map { |node| live(node, part, volts, paths) }
           end
         end
 
         private
 
-        def live(name, part, solution, paths)
-          node = @circuit.node(name)
-          return if solution.floating?(node)
-
-          volt = solution.volt(node)
-          return if volt.abs < LIVE_RATIO * @circuit.sheet.system_volt
+        def live(name, part, volts, paths)
+          volt = volts.call(@circuit.node(name))
+          return if volt.nil? || volt.abs < LIVE_RATIO * @circuit.sheet.system_volt
 
           Live.new(pin: name, volt: volt, part: part, path: paths.to_supply(name))
+        end
+
+        # Behind a diode that nothing draws through there are no volts by themselves; a meter, or a hand, draws a little, and then there are.
+        def volts_of(settled, key_state)
+          solution = settled.fetch(key_state).solution
+          ends = diodes.flat_map { |branch| [branch.from, branch.to] }.select { |node| solution.floating?(node) }
+          metered = {}
+          lambda do |node|
+            return solution.volt(node) unless solution.floating?(node)
+
+            reached = ends.find { |one| solution.connected?(one, node) } or return
+            metered[reached] ||= with_meter(settled, key_state, reached)
+          end
+        end
+
+        def diodes
+          @diodes ||= @circuit.owned.each_with_index.filter_map { |owned, index| @circuit.network.branches[index] if owned.part.is_a?(Parts::Diode) }
+        end
+
+        def with_meter(settled, key_state, node)
+          meter = Solving::Network::Branch.new(from: node, to: 0, ohm: @meter_ohm, volt: 0.0)
+          metered = Solving::SettledStates.new(@circuit, opened: settled.opened, network: @circuit.network_with([meter]))
+          metered.fetch(key_state).solution.volt(node)
         end
       end
     end

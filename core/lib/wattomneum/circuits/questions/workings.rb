@@ -26,8 +26,9 @@ module Wattomneum
 
         # @param watch [Watch]
         # @param key_state [String]
-        # @return [Boolean] whether it has its volts and its own element is whole: an open coil has them all and does not click
-        def works?(watch, key_state) = conducts?(watch, key_state) && watch.works_at?(volt(watch, key_state))
+        # @return [Boolean] whether it has its volts and its own element is whole: an open coil has them all and does not click; a relay that has
+        #   pulled in is held by fewer
+        def works?(watch, key_state) = conducts?(watch, key_state) && (held?(watch, key_state) || watch.works_at?(volt(watch, key_state)))
 
         # @param watch [Watch]
         # @param key_state [String]
@@ -39,9 +40,8 @@ module Wattomneum
           before = sound.volt(watch, key_state)
           return ((now - before).abs > MOVES_VOLT ? :moved : nil) if watch.signal?
 
-          worked = sound.conducts?(watch, key_state) && watch.works_at?(before)
-          works = conducts?(watch, key_state) && watch.works_at?(now)
-          return worked ? :dead : :alive if worked != works
+          worked = sound.works?(watch, key_state)
+          return worked ? :dead : :alive if worked != works?(watch, key_state)
 
           :moved if (now - before).abs > @circuit.sheet.system_volt / 10.0 && conducts?(watch, key_state)
         end
@@ -53,6 +53,10 @@ module Wattomneum
           element = @circuit.element(watch)
           element.nil? || @settled.fetch(key_state).solution.conducting[element]
         end
+
+        private
+
+        def held?(watch, key_state) = watch.kind == 'relay' && @settled.fetch(key_state).positions.energised.include?(watch.key)
       end
     end
   end

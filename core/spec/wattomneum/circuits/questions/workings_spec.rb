@@ -50,4 +50,18 @@ RSpec.describe Wattomneum::Circuits::Questions::Workings do
   it 'takes what hangs in the air for 0 V' do
     expect(with_open('wire 44', 'wire 48').volt(watch('Y1'), 'running')).to eq(0.0)
   end
+
+  # By hand: of 12.65 V a coil of 85 ohm behind 170 ohm has 4.2 V: under the 7.2 V it pulls in by, over the 2.4 V it lets go at.
+  it 'calls at work a relay that is held by less than it pulls in by, and not one that was never pulled in' do
+    held = lambda do |pulled_in|
+      machine = settled(sheet_of(['{ id: BAT, kind: battery }', '{ id: K1, kind: relay, coil_ohm: 85 }', '{ id: R1, kind: resistor, ohm: 170 }',
+                                  "{ id: S1, kind: switch, closed_in: [#{pulled_in}] }"],
+                                 ['{ number: 1, from: BAT:+, to: R1:1 }', '{ number: 2, from: R1:2, to: K1:86 }',
+                                  '{ number: 3, from: K1:85, to: BAT:- }',
+                                  '{ number: 4, from: BAT:+, to: S1:1 }', '{ number: 5, from: S1:2, to: K1:86 }']))
+      relay = machine.circuit.watches.find { |one| one.key == 'K1' }
+      %w[off key_on running].map { |state| described_class.new(machine).works?(relay, state) }
+    end
+    expect([held.call('key_on'), held.call('')]).to eq([[false, true, true], [false, false, false]])
+  end
 end

@@ -50,7 +50,7 @@ module Wattomneum
       # -- batteries
 
       def batteries
-        drawn = @drawn.parts.grep(Parts::Battery).select { |part| part.stud?('+') }
+        drawn = batteries_of(@drawn)
         boxed = drawn.size == 1 && @system.bank?
         drawn.to_h { |part| [part.id, part.fields.merge(boxed ? box(part) : one(position_of(part, drawn)))] }
       end
@@ -69,20 +69,22 @@ module Wattomneum
 
       def one(position)
         if @test
-          ohm = cold.bank_ratio * @test.bank_ohm
-          return { 'volt' => cold.open_volt / in_series, 'ohm' => ohm * (@system.parallel? ? @system.battery_count : 1.0 / in_series) }
+          return { 'volt' => cold.open_volt / in_series, 'ohm' => tested_bank_ohm * (@system.parallel? ? @system.battery_count : 1.0 / in_series) }
         end
 
         { 'volt' => open_volt(position), 'ohm' => battery_ohm(position) }
       end
 
       def box(_part)
-        return { 'volt' => cold.open_volt, 'ohm' => cold.bank_ratio * @test.bank_ohm } if @test
+        return { 'volt' => cold.open_volt, 'ohm' => tested_bank_ohm } if @test
 
         sources = @system.positions.map { |position| Batteries::Bank::Source.new(rest_volt: open_volt(position), resistance_ohm: battery_ohm(position)) }
         bank = Batteries::Bank.equivalent(sources, arrangement: @system.arrangement)
         { 'volt' => bank.rest_volt, 'ohm' => bank.resistance_ohm }
       end
+
+      # The volts that the bank lost in the test were lost to the solenoid's current too, which the clamp on the starter's cable did not see.
+      def tested_bank_ohm = cold.bank_ratio * @test.bank_ohm * @test.ampere / (@test.ampere + beside_ampere)
 
       def in_series = @system.series? ? @system.battery_count : 1
       def blocks = @system.blocks_per_battery
@@ -136,13 +138,31 @@ module Wattomneum
         new_ohms = @system.positions.map { |position| new_battery_ohm(position) }
         bank_ohm = @system.parallel? ? 1.0 / new_ohms.sum { |ohm| 1.0 / ohm } : new_ohms.sum
         open = Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0) * @system.blocks_in_series
-        [open - (ampere * (bank_ohm + path_steps.flatten.sum { |step| drawn_ohm(step) })), LEAST_SHARE * @system.system_volt].max
+        path_volt = ampere * path_steps.flatten.sum { |step| drawn_ohm(step) }
+        [open - ((ampere + beside_ampere) * bank_ohm) - path_volt, LEAST_SHARE * @system.system_volt].max
       end
 
       def new_battery_ohm(position)
         battery = @system.batteries[position] or return blocks * UNRATED_OHM
         Batteries::InternalResistance.from_rating(measured_sae_ampere: battery.rating.sae_ampere, temperature_celsius: USUAL_CELSIUS, blocks: blocks,
                                                   rest_volt: Batteries::StateOfCharge.rest_voltage(charge_percent: 100.0))
+      end
+
+      # What else is on while it cranks, first of all the solenoid: ampere of the bank less those of the starter, as drawn.
+      def beside_ampere
+        @beside_ampere ||= loop ? [batteries_of(@drawn).sum { |part| given(part) } / in_series_of(@drawn) - taken(@drawn.part(loop.load)), 0.0].max : 0.0
+      end
+
+      def batteries_of(sheet) = sheet.parts.grep(Parts::Battery).select { |part| part.stud?('+') }
+      def in_series_of(sheet) = batteries_of(sheet).one? ? 1 : in_series
+      def given(battery) = inside(battery).sum { |from, ampere| from == battery.node('+') ? -ampere : ampere }
+      def taken(starter) = inside(starter).sum { |_, ampere| ampere }
+
+      # @return [Array<Array(String, Float)>] node that each branch of a part leads from, and its ampere while the drawn circuit cranks
+      def inside(part)
+        solution = drawn_machine.settled.fetch(loop.state).solution
+        drawn_machine.circuit.owned.each_with_index.select { |one, _| one.part&.id == part.id && one.ring_of.nil? }
+                     .map { |one, index| [one.branch.from, solution.current(index)] }
       end
 
       # -- path of the starter's current

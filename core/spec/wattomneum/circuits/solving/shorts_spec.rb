@@ -11,7 +11,7 @@ RSpec.describe Wattomneum::Circuits::Solving::Shorts do
   it 'names a wire that carries what no wire of its size may, though the battery hardly notices' do
     rows = ['{ id: BAT, kind: battery, volt: 12, ohm: 0.005 }', '{ id: F, kind: fuse, rating_ampere: 20 }']
     chafed = '{ number: 8, from: BAT:+, to: BAT:-, mm2: 2.5, length_m: 5, ohm: 0.058 }'
-    expect(described_class.find(settled(sheet_of(rows, [chafed]))).first.to_s).to include('191 A', 'wire 8')
+    expect(described_class.find(settled(sheet_of(rows, [chafed]))).first.to_s).to include('190 A', 'wire 8')
     fused = ['{ number: 7, from: BAT:+, to: F:1, ohm: 0.001 }', chafed.sub('BAT:+', 'F:2')]
     expect(described_class.find(settled(sheet_of(rows, fused)))).to be_empty
   end

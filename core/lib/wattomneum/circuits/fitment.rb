@@ -150,7 +150,12 @@ module Wattomneum
 
       # What else is on while it cranks, first of all the solenoid: ampere of the bank less those of the starter, as drawn.
       def beside_ampere
-        @beside_ampere ||= loop ? [batteries_of(@drawn).sum { |part| given(part) } / in_series_of(@drawn) - taken(@drawn.part(loop.load)), 0.0].max : 0.0
+        return 0.0 if loop.nil?
+
+        @beside_ampere ||= begin
+          whole = batteries_of(@drawn).sum { |part| given(part) } / in_series_of(@drawn)
+          [whole - taken(@drawn.part(loop.load)), 0.0].max
+        end
       end
 
       def batteries_of(sheet) = sheet.parts.grep(Parts::Battery).select { |part| part.stud?('+') }

@@ -38,8 +38,8 @@ FILL = <<~SQL
   insert into unit_sheet (unit_id, sheet_id, version_id, during, overrides)
     select new_unit.id, sheet_id, version_id, during, overrides from new_unit, unit_sheet
     where unit_id = (select id from unit where number = 'A-02') and n %% 2 = 0;
-  insert into stop_finding (unit_id, sheet_id, device_uuid, label, findings_digest, findings)
-    select new_unit.id, sheet_id, device_uuid, label, findings_digest || n %% 50, findings from new_unit, stop_finding
+  insert into stop_finding (unit_id, sheet_id, device_uuid, label, findings_digest, findings, words)
+    select new_unit.id, sheet_id, device_uuid, label, findings_digest || n %% 50, findings, words from new_unit, stop_finding
     where unit_id = (select id from unit where number = 'A-02') and n %% 2 = 0;
   insert into place (unit_id, key, item_uuid, pin, label)
     select new_unit.id, key, item_uuid, pin, label from new_unit, place where unit_id = (select id from pattern);

@@ -58,7 +58,7 @@ module Demo
     def answer(row)
       about = fitted(row)
       Server::Queries::SheetToRead.of(about, fitted: about).machine.stop_tables.each do |device, table|
-        MODELS::StopAnswer.give(about, table, { id: SecureRandom.uuid, device: device, words: row['words'], alike: true }, by: @people.fetch('lead'))
+        MODELS::StopAnswer.give(about, table, { id: SecureRandom.uuid, device: device, words: row['words'] }, by: @people.fetch('lead'))
       end
     end
   end

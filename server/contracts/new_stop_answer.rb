@@ -7,7 +7,6 @@ module Server
       json do
         required(:id).value(Types::Uuid)
         required(:device).value(Types::Uuid)
-        optional(:alike).value(:bool)
         required(:words).value(Types::Text, :filled?, max_size?: LONG_TEXT)
       end
     end

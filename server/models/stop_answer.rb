@@ -3,13 +3,13 @@
 module Server
   module Models
     # What a lead says of the faults with which an engine will not stop: what guards against them, or why it goes out all the same. It holds for
-    # those faults alone: another circuit asks again.
+    # those faults of that sheet, on whichever unit: another circuit asks again. The unit is the one in front of which it was said.
     class StopAnswer < Sequel::Model(:stop_answer)
       unrestrict_primary_key
 
       dataset_module do
-        # @param fitted [UnitSheet]
-        def of(fitted) = where(unit_id: fitted.unit_id, sheet_id: fitted.sheet_id)
+        # @param sheet_id [String]
+        def of(sheet_id) = where(sheet_id: sheet_id)
       end
 
       # @param fitted [UnitSheet]
@@ -18,23 +18,8 @@ module Server
       # @param by [Account] a lead
       # @return [StopAnswer]
       def self.give(fitted, table, input, by:)
-        said = { words: input[:words], sheet_id: fitted.sheet_id, device_uuid: input[:device], findings_digest: digest(table), person_id: by.id,
-                 at: Time.now.utc }
-        if input[:alike]
-          dataset.multi_insert(alike(fitted, input[:device], table).select_map(:unit_id).uniq.map do |id|
-            { id: SecureRandom.uuid, unit_id: id, **said }
-          end)
-        end
-        create(id: input[:id], unit_id: fitted.unit_id, **said)
-      end
-
-      # @param fitted [UnitSheet]
-      # @param device [String] UUID of what decides
-      # @param table [Wattomneum::Circuits::Questions::StopTable]
-      # @return [Sequel::Dataset] findings of other units with this sheet and the same faults that nobody has answered
-      def self.alike(fitted, device, table)
-        same = { sheet_id: fitted.sheet_id, device_uuid: device, findings_digest: digest(table) }
-        StopFinding.unanswered.where(same).exclude(unit_id: fitted.unit_id)
+        create(id: input[:id], unit_id: fitted.unit_id, sheet_id: fitted.sheet_id, device_uuid: input[:device], findings_digest: digest(table),
+               words: input[:words], person_id: by.id, at: Time.now.utc)
       end
 
       # @param table [Wattomneum::Circuits::Questions::StopTable]

@@ -2,18 +2,18 @@
 
 module Server
   module Models
-    # How many single faults there are with which a unit will not stop, by each of its ways; worked out anew when its sheets change.
+    # Single faults with which an engine will not stop, by each way to stop it that a sheet of a unit names; worked out anew when that changes. It is
+    # about the drawing: units that have the same are answered for together, and none of them is held by it.
     class StopFinding < Sequel::Model(:stop_finding)
       unrestrict_primary_key
-      many_to_one :unit, class: 'Server::Models::Unit'
 
       dataset_module do
         # What no lead has answered. A sheet that is replaced by one without stops leaves none: they are worked out anew then too.
         #
         # SQL: select * from stop_finding where findings <> 0
-        #      and not exists (select 1 from stop_answer with the same unit, sheet, device and digest)
+        #      and not exists (select 1 from stop_answer with the same sheet, device and digest)
         def unanswered
-          same = %i[unit_id sheet_id device_uuid findings_digest].to_h { |name| [name, Sequel[:stop_finding][name]] }
+          same = %i[sheet_id device_uuid findings_digest].to_h { |name| [name, Sequel[:stop_finding][name]] }
           exclude(findings: 0).exclude(StopAnswer.where(same).select(1).exists)
         end
       end
@@ -21,9 +21,11 @@ module Server
       # @param fitted [UnitSheet]
       # @return [void]
       def self.work_out(fitted)
-        rows = Queries::SheetToRead.of(fitted, fitted: fitted).machine.stop_tables.map do |device, table|
+        machine = Queries::SheetToRead.of(fitted, fitted: fitted).machine
+        rows = machine.stop_tables.map do |device, table|
+          words = Wattomneum::Circuits::Questions::StopFindings.new(machine, table).words
           { unit_id: fitted.unit_id, sheet_id: fitted.sheet_id, device_uuid: device, label: table.stop.label, findings: table.will_not_stop.size,
-            findings_digest: StopAnswer.digest(table) }
+            findings_digest: StopAnswer.digest(table), words: Sequel.pg_jsonb(words) }
         end
         db.transaction do
           # Replaced while it was worked out: what took its place has its own.
@@ -32,13 +34,6 @@ module Server
           where(unit_id: fitted.unit_id, sheet_id: fitted.sheet_id).delete
           dataset.multi_insert(rows)
         end
-      end
-
-      # @param unit_id [String]
-      # @return [Array<Hash>] id of the fitted sheet, label and findings of what nobody answered
-      def self.open_on(unit_id)
-        fitted = UnitSheet.current.where(unit_id: unit_id).select_hash(:sheet_id, :id)
-        unanswered.where(unit_id: unit_id).order(:label).map { |row| { sheet: fitted.fetch(row.sheet_id), label: row.label, findings: row.findings } }
       end
     end
   end

@@ -14,7 +14,7 @@ module Server
       end
 
       def call
-        lines = held_lines + unanswered_lines + job_lines + temporary_lines + watched_lines + battery_lines
+        lines = held_lines + job_lines + temporary_lines + watched_lines + battery_lines
         { lines: lines.sort_by { |line| [ORDER.index(line[:kind]), line.delete(:rank)] }, counts: @result.counts }
       end
 
@@ -25,16 +25,6 @@ module Server
           line(kind: 'held', verdict: 'act', unit: notice.unit, rank: notice.noticed_at.to_i, since: notice.noticed_at.iso8601,
                words: ["Held: #{notice.what}", *(notice.place unless notice.place.empty?)].join(', '), action: 'Look at the unit',
                path: "/units/#{notice.unit_id}")
-        end
-      end
-
-      def unanswered_lines
-        @result.unanswered.map do |row|
-          others = row[:alike] - 1
-          line(kind: 'held', verdict: 'act', unit: row.unit, rank: row.found_at.to_i, since: row.found_at.iso8601,
-               path: "/units/#{row.unit_id}", action: 'Answer it',
-               words: "#{row.label}: #{row.findings} #{row.findings == 1 ? 'fault' : 'faults'} with which it will not stop, " \
-                      "and no lead has answered#{", nor for #{others} more with this sheet" if others.positive?}")
         end
       end
 

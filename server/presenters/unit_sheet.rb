@@ -19,7 +19,7 @@ module Server
         { **UnitLine.call(@unit), yard_id: @unit.yard_id, **Models::UnitClass.names_of(@unit.unit_class),
           positions: @system.positions, **circuit_fields,
           **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary }, @system),
-          past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) }, stops_unanswered: Models::StopFinding.open_on(@unit.id),
+          past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) },
           jobs: @record.jobs.map { |job| job_brief(job) },
           circuits: @circuits.fitted.map { |one| Circuits::SheetLine.call(one.version, fitted: one) } }
       end

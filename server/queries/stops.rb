@@ -4,7 +4,7 @@ module Server
   module Queries
     # The ways to stop an engine on one sheet: what each fault does to them, how they were tried on the unit that has it, and what its lead said.
     #
-    # SQL: the last stop_proof of each way of asking, and stop_answer, by unit and sheet; names of people
+    # SQL: the last stop_proof of each way of asking, by unit and sheet; stop_answer, by sheet; names of people
     class Stops
       # @param read [SheetToRead]
       def initialize(read)
@@ -32,8 +32,8 @@ module Server
       end
 
       # @param device [String] UUID
-      # @return [Integer] other units with the same faults that nobody has answered
-      def alike(device) = @read.fitted ? Models::StopAnswer.alike(@read.fitted, device, table(device)).count : 0
+      # @return [Array<String>] what will not stop it, in sentences
+      def findings(device) = Wattomneum::Circuits::Questions::StopFindings.new(@read.machine, table(device)).words
 
       # @return [Hash{Integer => String}] names of those who tried and answered
       def names = @names ||= Models::Account.where(id: proofs.select(:person_id).union(answers.select(:person_id))).select_hash(:id, :name)
@@ -41,7 +41,7 @@ module Server
       private
 
       def proofs = @read.fitted ? Models::StopProof.of(@read.fitted) : Models::StopProof.where(false)
-      def answers = @read.fitted ? Models::StopAnswer.of(@read.fitted) : Models::StopAnswer.where(false)
+      def answers = Models::StopAnswer.of(@read.version.sheet_id)
     end
   end
 end

@@ -9,7 +9,7 @@ module Server
       # The worst of them: the others are looked through in the list of units.
       MOST_BATTERIES = 8
       # days: the date in each yard, by its id; limits: what the fleet judges by now; counts: of all there are, by kind
-      Result = Struct.new(:held, :unanswered, :jobs, :temporary, :watched, :batteries, :counts, :days, :limits, keyword_init: true)
+      Result = Struct.new(:held, :jobs, :temporary, :watched, :batteries, :counts, :days, :limits, keyword_init: true)
 
       # @param now [Time]
       def initialize(now:)
@@ -18,7 +18,7 @@ module Server
 
       # @return [Result]
       def call
-        Result.new(held: held.order(:noticed_at).limit(MOST).all, unanswered: unanswered, jobs: %w[open parked].flat_map { |state| jobs(state) },
+        Result.new(held: held.order(:noticed_at).limit(MOST).all, jobs: %w[open parked].flat_map { |state| jobs(state) },
                    temporary: temporary.limit(MOST).all, watched: watched.order(:until).limit(MOST).all, batteries: shown_batteries,
                    counts: counts, days: Models::Yard.days(@now), limits: Models::LimitOverride.in_force)
       end
@@ -35,22 +35,9 @@ module Server
       def watched = Models::Notice.watched.where(unit_id: Models::Unit.standing(false).select(:id)).eager(unit: :yard)
       def temporary = Models::Repair.still_temporary.eager(job: { unit: :yard }).order(:temporary_until)
 
-      def unanswered = @unanswered ||= unanswered_rows
-
-      # One of those that share their faults, with how many do.
-      #
-      # SQL: select distinct on (sheet_id, device_uuid, findings_digest) *, count(*) over (partition by those) from stop_finding <unanswered>
-      #      join unit where retired_at is null order by those, number limit 40
-      def unanswered_rows
-        same = %i[sheet_id device_uuid findings_digest]
-        rows = Models::StopFinding.unanswered.where(unit_id: Models::Unit.standing(false).select(:id))
-        alike = rows.select_all(:stop_finding).select_append(Sequel.function(:count).*.over(partition: same).as(:alike))
-        alike.distinct(*same).order(*same, :unit_id).limit(MOST).eager(unit: :yard).all
-      end
-
       def counts
         states = Models::Job.unfinished.group_and_count(:state).as_hash(:state, :count)
-        { held: held.count + unanswered.size, watched: watched.count, down: states.fetch('open', 0),
+        { held: held.count, watched: watched.count, down: states.fetch('open', 0),
           parked: states.fetch('parked', 0), temporary: temporary.count, battery: batteries.count }
       end
 

@@ -24,8 +24,7 @@ module Server
       private
 
       # SQL: select unit.*, (select count(*) from job where unit_id = unit.id and state in ('open', 'parked')) as open_jobs,
-      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null)
-      #      or id in (units of what is unanswered of stop_finding: worked out once, not row by row) as held
+      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null) as held
       #      from unit join yard on yard.id = yard_id where <filter> and (yard.name, number) > (those of the last unit shown)
       #      order by yard.name, number limit 101; yards of those
       def rows
@@ -34,11 +33,7 @@ module Server
                           .select_append(unfinished.as(:open_jobs), holding.as(:held))
       end
 
-      # By what was seen, or by faults with which it will not stop and that no lead answered.
-      def holding
-        noticed = Models::Notice.holding.where(Sequel[:notice][:unit_id] => Sequel[:unit][:id]).select(1).exists
-        Sequel.|(noticed, { Sequel[:unit][:id] => Models::StopFinding.unanswered.select(:unit_id) })
-      end
+      def holding = Models::Notice.holding.where(Sequel[:notice][:unit_id] => Sequel[:unit][:id]).select(1).exists
 
       def following(units)
         return units if @filter[:after].nil?

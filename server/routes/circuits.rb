@@ -12,7 +12,8 @@ module Server
 
       get '/api/circuits' do
         allow!(:read)
-        json(Presenters::Circuits::Library.call(Models::SheetVersion.newest.eager(:sheet).all, Queries::CircuitsByClass.new))
+        newest = Models::SheetVersion.newest.eager(:sheet).all
+        json(Presenters::Circuits::Library.call(newest, Queries::CircuitsByClass.new, Queries::UnansweredStops.new.rows))
       end
 
       post '/api/circuits' do

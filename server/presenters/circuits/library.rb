@@ -7,8 +7,10 @@ module Server
       module Library
         # @param versions [Array<Models::SheetVersion>] the newest of each
         # @param by_class [Queries::CircuitsByClass]
-        def self.call(versions, by_class)
-          { sheets: versions.sort_by(&:title).map { |version| line(version, by_class.units_by_version.fetch(version.id, 0)) },
+        # @param unanswered [Array<Queries::UnansweredStops::Row>]
+        def self.call(versions, by_class, unanswered)
+          { will_not_stop: unanswered.map(&:to_h),
+            sheets: versions.sort_by(&:title).map { |version| line(version, by_class.units_by_version.fetch(version.id, 0)) },
             classes: by_class.rows.map { |row| class_row(row) } }
         end
 

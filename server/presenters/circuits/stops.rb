@@ -20,7 +20,7 @@ module Server
 
         def one(device, table)
           { device: device, label: table.stop.label, runs: table.stop.runs, asked: table.asked.map { |asked| way(device, asked, table) },
-            rows: table.rows.map { |row| line(row, table) }, findings: table.will_not_stop.size, answer: answer(device), alike: @stops.alike(device),
+            rows: table.rows.map { |row| line(row, table) }, findings: @stops.findings(device), answer: answer(device),
             borrowed: table.borrowed.map { |feed| { fuse: feed.fuse, others: feed.others } } }
         end
 

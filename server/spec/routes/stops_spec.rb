@@ -25,7 +25,8 @@ RSpec.describe Server::Routes::Stops do
     welded = shown['rows'].find { |row| row['label'].include?('welded') }
     expect(welded).to eq('label' => 'K4 Fuel solenoid relay, contact 30 to 87 welded', 'how' => 'stuck', 'running' => true,
                          'fails' => %w[isolator_on S5 S6], 'nothing_stops' => false)
-    expect([shown['findings'], shown['borrowed'].last]).to eq([4, { 'fuse' => 'F7 Side lamps (and fuel solenoid)', 'others' => ['Side lamps'] }])
+    expect(shown['findings'].first).to start_with('Nothing stops it if wire ')
+    expect(shown['borrowed'].last).to eq('fuse' => 'F7 Side lamps (and fuel solenoid)', 'others' => ['Side lamps'])
     write(:post, "/api/circuits/#{version.id}/stop-proofs", { id: SecureRandom.uuid, device: device, asked: 'S5', outcome: 'stopped' })
     expect(status).to eq(404)
   end
@@ -87,33 +88,35 @@ RSpec.describe Server::Routes::Stops do
     before { Server::Models::StopFinding.dataset.delete }
 
     def found(about) = Server::Workers::FindStops.run(about.id)
-    def unanswered(about = unit) = read("/api/units/#{about.id}")['stops_unanswered']
+    def unanswered = read('/api/circuits')['will_not_stop']
     def listed = read('/api/units')['units'].find { |one| one['id'] == unit.id }
-    def held = read('/api/today')['lines'].select { |line| line['words'].start_with?('Fuel solenoid') }
 
-    it 'stands on the unit and on Today until a lead answers, and again when its circuit is another one' do
-      found(fitted)
-      expect(unanswered).to eq([{ 'sheet' => fitted.id, 'label' => 'Fuel solenoid', 'findings' => 4 }])
-      expect(held.map { |line| line['words'] }).to eq(['Fuel solenoid: 4 faults with which it will not stop, and no lead has answered'])
-      expect(listed).to include('held' => true)
-      sign_in_as('lead')
-      answer('The hand lever on the pump stops it')
-      expect([unanswered, held, listed['held']]).to eq([[], [], false])
-      say_otherwise(fitted, version.to_core.wire('13'), 'from', 'S5:2')
-      found(fitted.refresh)
-      expect(unanswered).to match([include('label' => 'Fuel solenoid')])
-    end
-
-    it 'is answered for all units alike at once, and stands on Today in one line' do
+    it 'stands once a sheet, in sentences, until a lead answers, and again when the circuit is another one' do
       others = Array.new(2) { a_unit(arrangement: 'single', battery_count: 1) }
       [fitted, *others.map { |one| Server::Models::UnitSheet.fit(one, version, at: Time.now.utc - 60) }].each { |one| found(one) }
-      expect(held.map do |line|
-        line['words']
-      end).to eq(['Fuel solenoid: 4 faults with which it will not stop, and no lead has answered, nor for 2 more with this sheet'])
+      expect(unanswered.map { |one| one.values_at('title', 'label', 'units') }).to eq([[fitted.version.title, 'Fuel solenoid', 3]])
+      expect(unanswered.first['words']).to eq(stop['findings'])
       sign_in_as('lead')
-      expect(stop['alike']).to eq(2)
-      write(:post, "/api/circuits/#{fitted.id}/stop-answers", { id: SecureRandom.uuid, device: device, words: 'Hand lever', alike: true })
-      expect([held, others.flat_map { |one| unanswered(one) }]).to eq([[], []])
+      answer('The hand lever on the pump stops it')
+      later = Server::Models::UnitSheet.fit(a_unit(arrangement: 'single', battery_count: 1), version, at: Time.now.utc - 60)
+      found(later)
+      expect([unanswered, stop(later)['answer']['words']]).to eq([[], 'The hand lever on the pump stops it'])
+      say_otherwise(fitted, version.to_core.wire('13'), 'from', 'S5:2')
+      found(fitted.refresh)
+      expect(unanswered.map { |one| one.values_at('fitted_id', 'units') }).to eq([[fitted.id, 1]])
+    end
+
+    it 'is no alarm about a unit: it holds none, and stands neither on Today nor on the unit' do
+      found(fitted)
+      expect(listed).to include('held' => false)
+      expect(read('/api/today')['lines'].select { |line| line['path'].include?(unit.id) }).to eq([])
+      expect(read("/api/units/#{unit.id}")['notices']).to eq([])
+    end
+
+    it 'is of units in service alone' do
+      found(fitted)
+      unit.update(retired_at: Time.now.utc)
+      expect(unanswered).to eq([])
     end
 
     it 'is worked out behind the scenes when a sheet is fitted that names its stops, and for no other' do
@@ -144,7 +147,7 @@ RSpec.describe Server::Routes::Stops do
       again = Server::Models::UnitSheet.fit(unit, without, at: Time.now.utc)
       expect(jobs.call.size).to eq(before.size + 1)
       found(again)
-      expect([unanswered, listed['held']]).to eq([[], false])
+      expect(unanswered).to eq([])
     end
   end
 end

@@ -14,7 +14,6 @@ import { Batteries } from './Batteries'
 import { Circuits } from './Circuits'
 import { ColdStart } from './ColdStart'
 import { Notices } from './Notices'
-import { UnansweredStops } from './UnansweredStops'
 import { Parts } from './Parts'
 import { Rounds } from './Rounds'
 import { Timeline } from './Timeline'
@@ -132,7 +131,6 @@ export function UnitSheetPage() {
                     </span>
                   </Link>
                 ))}
-                <UnansweredStops sheet={sheet} />
                 <Notices sheet={sheet} />
                 <ColdStart sheet={sheet} />
                 <Rounds sheet={sheet} />

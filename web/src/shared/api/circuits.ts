@@ -15,6 +15,7 @@ export type CommonCause = Schemas['CommonCause']
 export type NextLook = NonNullable<Schemas['CauseAnswer']['next_look']>
 export type UnitCircuits = Schemas['UnitCircuits']
 export type SheetOfUnits = Schemas['SheetOfUnits']
+export type CircuitLibrary = Schemas['CircuitLibrary']
 export type CircuitClass = Schemas['CircuitLibrary']['classes'][number]
 
 const PROGRESS_MILLISECONDS = 1_500

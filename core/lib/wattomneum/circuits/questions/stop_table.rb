@@ -4,12 +4,13 @@ module Wattomneum
   module Circuits
     module Questions
       # One way to stop an engine, on its circuit: what each way of asking does, and what becomes of it when any one thing is lost or sticks.
-      # Nothing is taken for granted of the drawing: every fault is solved.
+      # Nothing is taken for granted of the drawing: every fault is solved. What turns with the engine, oil pressure, speed and charge, stays as it is
+      # until the engine stands: it is asked in the moment in which it still runs.
       class StopTable
         # key; label; state: key state that asks; opened: id of the button that opens, or nil
         Asked = Struct.new(:key, :label, :state, :opened, keyword_init: true)
-        # item: key of what fails, or the name of a hose; label; kind: of the item; how: lost or stuck; running: whether the engine goes on
-        # while nobody asks it to stop; stops: key of each way of asking to whether it stops then
+        # item: key of what fails, or the name of a hose; label; kind: of the item; how: lost, stuck or fed (a wire that touches a live one); running:
+        # whether the engine goes on while nobody asks it to stop; stops: key of each way of asking to whether it stops then
         Row = Struct.new(:item, :label, :kind, :how, :running, :stops, keyword_init: true) do
           # @return [Boolean] whether it leaves no way of asking that stops the engine
           def nothing_stops? = running && stops.values.none?
@@ -26,7 +27,8 @@ module Wattomneum
           @machine = machine
           @stop = stop
           @circuit = machine.circuit
-          @watch = watch_in(@circuit)
+          @watch = @circuit.watches.find { |one| one.key == @stop.device && !one.signal? }
+          @turning = Turning.new(@circuit, stop)
           @solved = {}
         end
 
@@ -37,11 +39,11 @@ module Wattomneum
         end
 
         # @return [Row] of the machine without a fault
-        def sound = @sound ||= row(@machine.settled, item: nil, label: 'Nothing wrong', kind: nil, how: nil)
+        def sound = @sound ||= row(item: nil, label: 'Nothing wrong', kind: nil, how: nil)
 
         # @return [Array<Row>] every single fault that changes anything, what will not stop first
         def rows
-          @rows ||= (lost + stuck + hose).reject { |row| same?(row) }.sort_by.with_index { |row, at| [rank(row), at] }
+          @rows ||= (lost + stuck + fed + hose).reject { |row| same?(row) }.sort_by.with_index { |row, at| [rank(row), at] }
         end
 
         # @return [Array<Row>] faults with which one way of asking or more no longer stops an engine that runs
@@ -59,7 +61,6 @@ module Wattomneum
         private
 
         def sheet = @machine.sheet
-        def watch_in(circuit) = circuit.watches.find { |one| one.key == @stop.device && !one.signal? }
         def same?(row) = row.running == sound.running && row.stops == sound.stops
 
         # Nothing stops it; some way does not; it stops by itself.
@@ -73,22 +74,29 @@ module Wattomneum
         def lost
           runs = SeriesRuns.new(@circuit)
           @circuit.items.map do |item|
-            found = @solved[runs.of(item.branches)] ||= row(@machine.settled.opening(item), item: nil, label: nil, kind: nil, how: nil)
+            found = @solved[runs.of(item.branches)] ||= row(opened: item.branches, item: nil, label: nil, kind: nil, how: nil)
             Row.new(item: item.key, label: spoken(item), kind: item.kind, how: 'lost', running: found.running, stops: found.stops)
           end
         end
 
-        # A contact that is welded or jammed is a wire beside it.
+        # A contact that is welded or jammed has a wire beside it.
         def stuck
           contacts.map do |part, from, to|
-            next @solved[[part.id, from, to]] if @solved.key?([part.id, from, to])
+            @solved[[part.id, from, to]] ||= row(beside: [part.node(from), part.node(to)], item: part.id, kind: part.kind, how: 'stuck',
+                                                 label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}")
+          end
+        end
 
-            number = "stuck #{part.id} #{from} #{to}"
-            beside = Wire.new(number: number, uuid: Sheet.first_uuid(sheet.key, 'wire', number), from: part.node(from), to: part.node(to),
-                              ohm: STUCK_OHM)
-            machine = Machine.new(sheet.with_wires([beside]))
-            @solved[[part.id, from, to]] =
-              row(machine.settled, item: part.id, label: "#{part.id} #{part.label}, #{stuck_words(part, from, to)}", kind: part.kind, how: 'stuck')
+        # What touches the live side anywhere along one piece of copper has one effect.
+        def fed
+          live = sheet.places['positive_post'] || sheet.parts.grep(Parts::Battery).find { |part| part.fields['active_in'].nil? }&.node('+')
+          return [] if live.nil?
+
+          copper = Copper.new(sheet)
+          sheet.wires.reject { |wire| copper.together?(wire.from, live) || copper.together?(wire.from, sheet.reference) }.map do |wire|
+            found = @solved[[:fed, copper.of(wire.from)]] ||= row(beside: [wire.from, live], item: nil, label: nil, kind: nil, how: nil)
+            Row.new(item: "wire #{wire.number}", label: "Wire #{wire.number}, touching a live one", kind: 'wire', how: 'fed', running: found.running,
+                    stops: found.stops)
           end
         end
 
@@ -98,9 +106,9 @@ module Wattomneum
           part.branches.one? ? 'stuck closed' : "contact #{from} to #{to} stuck closed"
         end
 
-        STUCK_OHM = 0.005
+        TOUCHES_OHM = 0.005
         STEPS_A_LOOK = 5
-        private_constant :STUCK_OHM, :STEPS_A_LOOK
+        private_constant :TOUCHES_OHM, :STEPS_A_LOOK
 
         def contacts
           sheet.parts.flat_map do |part|
@@ -121,17 +129,26 @@ module Wattomneum
           [Row.new(item: @stop.hose, label: @stop.hose, kind: 'hose', how: 'lost', running: runs_on, stops: stops)]
         end
 
-        def row(settled, **about)
+        def row(opened: [], beside: nil, **about)
+          settled = settled_with(opened, beside)
           stops = asked.to_h do |one|
             opening = one.opened ? settled.circuit.item(one.opened).branches : []
-            [one.key, !runs?(settled.moved(from: @stop.running, to: one.state, opening: opening), one.state)]
+            [one.key, !runs?(@turning.moved(settled, to: one.state, opening: opening), one.state)]
           end
           Row.new(**about, running: runs?(settled, @stop.running), stops: stops)
         end
 
+        def settled_with(opened, beside)
+          return @machine.settled if opened.empty? && beside.nil?
+
+          ends = beside&.map { |name| @circuit.node(name) }
+          touching = ends ? [Solving::Network::Branch.new(from: ends.first, to: ends.last, ohm: TOUCHES_OHM, volt: 0.0)] : []
+          Solving::SettledStates.new(@circuit, switching: @machine.settled.switching, opened: opened, network: @circuit.network_with(touching))
+        end
+
         def runs?(settled, state)
           Effort.spend!(STEPS_A_LOOK)
-          Workings.new(settled).works?(watch_in(settled.circuit), state) == (@stop.runs == 'held')
+          Workings.new(settled).works?(@watch, state) == (@stop.runs == 'held')
         end
 
         # In the running state, beside the stop's own device and the relays in its feed.

@@ -54,7 +54,7 @@ module Wattomneum
 
         def settle(scale)
           @on_the_way = []
-          positions = @before.with(driven: [])
+          positions = @before.with(driven: excited_before)
           blown = {}
           loop do
             solution, positions, chattering = come_to_rest(positions, scale)
@@ -68,6 +68,9 @@ module Wattomneum
             positions = positions.with(blown: [*positions.blown, fuse])
           end
         end
+
+        # An alternator that charges keeps itself excited as long as it turns; whatever else is driven is asked anew.
+        def excited_before = @before.driven.select { |index| @circuit.owned[index].part.is_a?(Parts::Alternator) }
 
         # Everything at once, as in the machine; one thing at a time where that never ends, to tell chatter from haste.
         def come_to_rest(positions, scale)

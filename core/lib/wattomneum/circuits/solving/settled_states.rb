@@ -63,6 +63,16 @@ module Wattomneum
           SettledStates.new(circuit, **there, results: { to => SettledStates.new(circuit, **there).carry_on(to, previous) })
         end
 
+        # One of its states, for a circuit that differs in nothing but what its key states close.
+        #
+        # @param like [Circuit] the same branch for branch
+        # @param key_state [String] that is taken over
+        # @return [SettledStates] that works out the others on that circuit
+        def on(like, key_state)
+          extra = @network.branches.drop(circuit.network.branches.size)
+          SettledStates.new(like, opened: opened, network: like.network_with(extra), results: { key_state => fetch(key_state) })
+        end
+
         # More outcomes than this of one state are not told apart.
         MOST_OUTCOMES = 8
 

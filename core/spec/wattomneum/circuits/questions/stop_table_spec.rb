@@ -3,9 +3,10 @@
 RSpec.describe Wattomneum::Circuits::Questions::StopTable do
   def machine(sheet) = Wattomneum::Circuits::Machine.new(sheet)
   def library(key) = Wattomneum::Circuits::Library.fetch(key)
-  def table(sheet) = described_class.new(machine(sheet), sheet.stops.first)
+  def table(sheet) = Wattomneum::Circuits::Questions::StopTable.new(machine(sheet), sheet.stops.first)
   def read(text) = Wattomneum::Circuits::Notation::SheetReader.read(text).then { |result| result.sheet || raise(result.problems.join("\n")) }
-  def row(table, label) = table.rows.find { |one| one.label.include?(label) }
+  def row(table, label) = table.rows.find { |one| one.how != 'fed' && one.label.include?(label) }
+  def apart_from_fed(rows) = rows.reject { |one| one.how == 'fed' }
   def failing(row) = row.stops.reject { |_, stops| stops }.keys
 
   # A fuel rack pulled shut by volts, from a button that closes, over a relay; its vacuum pot needs a hose.
@@ -49,13 +50,14 @@ RSpec.describe Wattomneum::Circuits::Questions::StopTable do
     expect(['Wire 17', 'F7 Side lamps', 'G3 Engine ground', 'X9 Rear loom plug'].map { |label| row(found, label).running }).to all(be(false))
     expect(failing(row(found, 'K4 Fuel solenoid relay, contact 30 to 87 welded'))).to eq(%w[isolator_on S5 S6])
     expect(failing(row(found, 'S5 Stop button on the dash, stuck closed'))).to eq(%w[S5])
-    expect(found.will_not_stop.map(&:how).uniq).to eq(%w[stuck])
+    expect(apart_from_fed(found.will_not_stop).map(&:how).uniq).to eq(%w[stuck])
   end
 
   # Handbook: a control unit stops with its main relay lost, and runs on with its contact welded.
   it 'says of a control unit that a welded main relay runs on, and borrows nothing of what it switches itself' do
     found = table(library('ecu_power'))
-    expect(found.will_not_stop.map { |row| [row.label, failing(row)] }).to eq([['K10 Main relay, contact 30 to 87 welded', %w[isolator_on]]])
+    others = apart_from_fed(found.will_not_stop)
+    expect(others.map { |row| [row.label, failing(row)] }).to eq([['K10 Main relay, contact 30 to 87 welded', %w[isolator_on]]])
     expect(row(found, 'F10 Main relay contact').running).to be(false)
     expect(found.borrowed).to eq([])
   end
@@ -118,6 +120,58 @@ RSpec.describe Wattomneum::Circuits::Questions::StopTable do
         runs = works?(without(sheet, wire, asked), sheet.stops.first, asked.state)
         expect([wire.number, asked.key, row.stops.fetch(asked.key)]).to eq([wire.number, asked.key, !runs])
       end
+    end
+  end
+
+  # By hand: a pressure switch before the solenoid is closed as long as the engine turns, so that a control switch that sticks leaves it its volts.
+  def behind_pressure(said = '', parts: [], wires: [])
+    sheet_of(['{ id: BAT, kind: battery }', '{ id: S9, kind: switch, label: Control switch, closed_in: [key_on, cranking, running] }',
+              "{ id: B1, kind: switch, label: Oil pressure, closed_in: [cranking, running]#{said} }",
+              '{ id: Y1, kind: load, label: Fuel solenoid, watt: 20 }', *parts],
+             ['{ number: 1, from: BAT:+, to: S9:1 }', '{ number: 2, from: S9:2, to: B1:1 }', '{ number: 3, from: B1:2, to: Y1:1 }',
+              '{ number: 4, from: Y1:2, to: BAT:- }', *wires],
+             extra: 'stops: [{ device: Y1, runs: held, asked_in: ["off"] }]')
+  end
+
+  it 'leaves oil pressure as it is until the engine stands: it hides no switch that sticks' do
+    found = table(behind_pressure)
+    expect([found.sound.stops, row(found, 'S9 Control switch, stuck closed')]).to match([{ 'off' => true }, be_nothing_stops])
+    # One that somebody turns with the key is what the sheet says it is.
+    expect(row(table(behind_pressure(', follows: key')), 'S9 Control switch, stuck closed')).to be_nil
+  end
+
+  # By hand: D+ without its lamp feeds back through 1 ohm: of 14.2 V a solenoid of 7 ohm has 12.4.
+  it 'sees an alternator that turns feed what the key has let go' do
+    fed_back = behind_pressure(parts: ['{ id: G, kind: alternator }', '{ id: R1, kind: resistor, ohm: 1 }'],
+                               wires: ['{ number: 10, from: G:B+, to: BAT:+ }', '{ number: 11, from: G:case, to: BAT:- }',
+                                       '{ number: 12, from: G:D+, to: R1:1 }', '{ number: 13, from: R1:2, to: Y1:1 }'])
+    expect(table(fed_back).sound).to have_attributes(running: true, stops: { 'off' => false })
+  end
+
+  # By hand: whatever touches the live side behind the last contact holds the solenoid; before it, it changes nothing.
+  it 'says of every wire what becomes of the stop when it touches a live one' do
+    found = table(behind_pressure(', follows: key'))
+    fed = found.rows.select { |one| one.how == 'fed' }
+    expect(fed.map { |one| [one.item, one.nothing_stops?] }).to eq([['wire 3', true]])
+    expect(table(behind_pressure).rows.select { |one| one.how == 'fed' }.map(&:item)).to eq(['wire 2', 'wire 3'])
+    expect(found.rows.map(&:item)).not_to include('wire 4 fed')
+  end
+
+  describe Wattomneum::Circuits::Questions::StopFindings do
+    def words(sheet) = machine(sheet).then { |made| described_class.new(made, table(sheet)).words }
+
+    it 'says in a sentence for each kind of fault what stops nothing, and by repair units, not by every end' do
+      expect(words(behind_pressure)).to eq(['Nothing stops it with S9 Control switch, stuck closed.',
+                                            'Nothing stops it if wire 2 or wire 3 touches a live wire.'])
+      pulled = words(pulled_shut)
+      expect(pulled).to include(start_with('Nothing stops it if wire 1, '), 'Nothing stops it if the vacuum hose comes off.')
+      expect(pulled.join).to match(/ or one of \d+ more opens/)
+    end
+
+    it 'names the ways that fail where others still stop it' do
+      expect(words(library('engine_stop'))).to include('Stop button on the dash pressed: not stopped with S5 Stop button on the dash, stuck closed.')
+      expect(words(library('magneto_kill'))).to include('Nothing stops it if wire 1, wire 5, ring of wire 5 on ST2 or X12 pin 1 opens.',
+                                                        'Turning, oil low: not stopped if wire 14, wire 15, ring of wire 14 on ST2 or S11 opens.')
     end
   end
 

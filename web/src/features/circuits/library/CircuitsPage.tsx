@@ -5,7 +5,7 @@ import { HERE, spokenDay } from '../../../shared/quantities/when'
 import { useMay } from '../../../shared/session/session'
 import { Button } from '../../../shared/ui/Button'
 import { Sheet } from '../../../shared/ui/Sheet'
-import { library, type CircuitClass, type SheetOfUnits } from '../../../shared/api/circuits'
+import { library, type CircuitClass, type CircuitLibrary, type SheetOfUnits } from '../../../shared/api/circuits'
 import { drafts } from '../../../shared/api/drafts'
 import { BeginDraft } from './BeginDraft'
 import { BringInSheet } from './BringInSheet'
@@ -65,11 +65,38 @@ function OfClass({ one }: { one: CircuitClass }) {
   )
 }
 
+/** What drawings say of engines that will not stop: for a lead to answer once a sheet. */
+function WillNotStop({ found }: { found: CircuitLibrary['will_not_stop'] }) {
+  if (found.length === 0) return null
+  return (
+    <section aria-labelledby="will-not-stop" className="pb-6">
+      <h2 id="will-not-stop" className="rule-below pb-1 text-lead">
+        Will not stop, by the drawing <span className="text-quiet">{found.length}</span>
+      </h2>
+      <ul>
+        {found.map((one) => (
+          <li key={`${one.fitted_id} ${one.label}`} className="rule-below py-2">
+            <Link to={`/circuits/${one.fitted_id}?ask=stops`} className="font-label font-bold">
+              {one.title}: {one.label}
+            </Link>
+            <span className="pl-3 text-quiet">{unitsWord(one.units)}, no lead has answered</span>
+            {one.words.slice(0, 2).map((words) => (
+              <p key={words}>{words}</p>
+            ))}
+            {one.words.length > 2 && <p className="text-quiet">{one.words.length - 2} more on its sheet.</p>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 /** All circuit sheets: by class of unit, and the library they come from. */
 export function CircuitsPage() {
   const asked = useQuery(library())
   useTitle('Circuits')
-  const may = useMay()('edit_circuits')
+  const mayDo = useMay()
+  const may = mayDo('edit_circuits')
   const [bringing, setBringing] = useState(false)
   const [beginning, setBeginning] = useState(false)
   const { data: written } = useQuery(drafts())
@@ -122,6 +149,7 @@ export function CircuitsPage() {
                 </ul>
               </section>
             )}
+            {mayDo('lift_hold') && <WillNotStop found={data.will_not_stop} />}
             <div className="gap-x-12 desk:columns-2">
               {data.classes.map((one) => (
                 <OfClass key={one.id ?? 'none'} one={one} />

@@ -3,12 +3,11 @@ import { answerStop, type Stop, type Stops } from '../../../shared/api/stops'
 import { HERE, spokenTime } from '../../../shared/quantities/when'
 import { useMay } from '../../../shared/session/session'
 import { Button } from '../../../shared/ui/Button'
-import { Tick } from '../../../shared/ui/Tick'
 import { ErrorNote } from '../../../shared/ui/ErrorNote'
 import { Field } from '../../../shared/ui/Field'
 import { useWrite } from '../../../shared/writes/useWrite'
 
-const UNSAID = { words: '', alike: false }
+const UNSAID = { words: '' }
 
 /** What a lead says of the faults with which it will not stop; asked anew as soon as the circuit is another one. */
 export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
@@ -22,21 +21,22 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
       <p className="border-l-4 border-sound pl-4">
         <strong className="font-semibold">{stop.answer.words}</strong>{' '}
         <span className="text-quiet">
-          {stop.answer.person}, {spokenTime(stop.answer.at, HERE)}, of these {stop.findings} faults
+          {stop.answer.person}, {spokenTime(stop.answer.at, HERE)}, of these faults, on every unit with this sheet
         </span>
       </p>
     )
   return (
     <form
-      className="flex flex-col gap-3 border-l-4 border-act pl-4"
+      className="flex flex-col gap-3 border-l-4 border-hair pl-4"
       onSubmit={(event) => {
         event.preventDefault()
         void write((id) => answerStop(sheet.id, { id, device: stop.device, ...value }, stop.label))
       }}
     >
-      <p className="font-semibold text-act">
-        {stop.findings} {stop.findings === 1 ? 'fault' : 'faults'} with which it will not stop: a lead answers before
-        the unit goes out.
+      <p>
+        {may
+          ? 'What guards against these, on every unit with this sheet?'
+          : 'No lead has said yet what guards against these.'}
       </p>
       {may && (
         <>
@@ -52,15 +52,6 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
               />
             )}
           </Field>
-          {stop.alike > 0 && (
-            <Tick
-              label={`For ${stop.alike} more units with the same sheet and faults too`}
-              on={value.alike}
-              onTick={(alike) => {
-                change({ ...value, alike })
-              }}
-            />
-          )}
           <Button type="submit" look="main" disabled={isPending || value.words === ''} className="self-start">
             Answer it
           </Button>

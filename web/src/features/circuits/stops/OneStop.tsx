@@ -29,7 +29,7 @@ export function OneStop({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
         </p>
       ))}
       <StopRows stop={stop} />
-      {stop.findings > 0 && sheet.unit && <LeadAnswer sheet={sheet} stop={stop} />}
+      {stop.findings.length > 0 && sheet.unit && <LeadAnswer sheet={sheet} stop={stop} />}
     </section>
   )
 }

@@ -18,28 +18,29 @@ function Folded({ title, rows, children }: { title: string; rows: StopRow[]; chi
   )
 }
 
-/** What becomes of the stop with each single fault: what will not stop stands open, what stops the engine by itself is folded. */
+/** What becomes of the stop with each single fault: what will not stop in sentences, each fault and what stops the engine by itself folded. */
 export function StopRows({ stop }: { stop: Stop }) {
   const label = (key: string) => stop.asked.find((way) => way.key === key)?.label ?? key
-  const none = stop.rows.filter((row) => row.nothing_stops)
-  const some = stop.rows.filter((row) => row.running && !row.nothing_stops)
+  const running = stop.rows.filter((row) => row.running)
   const stopping = stop.rows.filter((row) => !row.running)
   return (
     <div className="flex flex-col gap-1">
-      {none.length > 0 && (
-        <section aria-label="Nothing stops it">
-          <h4 className="font-label font-bold text-act">Will not stop, however it is asked, with any of these</h4>
+      {stop.findings.length > 0 && (
+        <section aria-label="With a single fault">
+          <h4 className="font-label font-bold">With a single fault</h4>
           <ul>
-            {none.map((row) => (
-              <li key={`${row.label} ${row.how}`} className="rule-below py-1">
-                {row.label} <span className="text-quiet">{row.how}</span>
+            {stop.findings.map((words) => (
+              <li key={words} className="rule-below py-1">
+                {words}
               </li>
             ))}
           </ul>
         </section>
       )}
-      <Folded title={`${some.length} faults leave one way or another that will not stop it`} rows={some}>
-        {(row) => `${row.how}, will not stop by ${row.fails.map(label).join(', ')}`}
+      <Folded title={`${running.length} faults leave one way or another that will not stop it`} rows={running}>
+        {(row) =>
+          `${row.how === 'lost' ? 'open, ' : ''}not stopped by ${row.nothing_stops ? 'anything' : row.fails.map(label).join(', ')}`
+        }
       </Folded>
       <Folded title={`${stopping.length} faults stop it by themselves`} rows={stopping} />
     </div>

@@ -29,7 +29,7 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
     fill_in 'Seconds until it stood, if counted', with: '2,5'
     click_button 'Seen to stop'
     expect(page).to have_css('li', text: /Stop button at the rear pressed\s+stopped in 2.5 s, /)
-    fill_in 'What guards against it', with: 'Hand lever on the pump, proved weekly'
+    fill_in 'What guards against these faults', with: 'Hand lever on the pump, proved weekly'
     click_button 'Answer it'
     expect(page).to have_css('p', text: /Hand lever on the pump, proved weekly .*of these faults, on every unit with this sheet/)
     expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= page.evaluate_script('window.innerWidth')

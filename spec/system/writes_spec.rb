@@ -73,20 +73,24 @@ RSpec.describe 'Writing' do
       expect(page).to have_button('1 waiting')
       within('[aria-label="Not yet sent"]') { expect(page).to have_content('read, not yet sent') }
       expect(find('[data-step]')).to have_content('this step does not know of it')
+      find('[data-step] button').click
+      find("input[value='click']").click
+      press find_button('Save the reading')
+      expect(find('[data-step]')).to have_content('You read this; it is not sent yet. Go by the answers above').and have_button('Read it again')
       fill_in 'Taken off or opened', with: 'Negative lead'
       click_button 'Note it'
-      expect(page).to have_button('2 waiting')
+      expect(page).to have_button('3 waiting')
       fill_in 'Reason, where one is needed', with: 'Waits for a part'
       click_button 'Park it'
-      expect(page).to have_button('3 waiting')
+      expect(page).to have_button('4 waiting')
       find('nav').click_button('Sign out')
-      expect(page).to have_content('3 entries wait on this device')
+      expect(page).to have_content('4 entries wait on this device')
       job.update(seen: 'somebody else was here')
     end
     visit '/'
     expect(page).to have_button('1 refused')
     within('[aria-label="Not yet sent"]') { expect(page).to have_content('Somebody else changed this job meanwhile') }
-    expect([readings, Server::Models::Disturbance.where(job_id: job.id).count, job.refresh.state]).to eq([1, 1, 'open'])
+    expect([readings, Server::Models::Disturbance.where(job_id: job.id).count, job.refresh.state]).to eq([2, 1, 'open'])
   end
 
   it 'lets what was refused be mended without losing a word, be it the newer one' do

@@ -110,8 +110,8 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
       >
         <g ref={content}>{children}</g>
       </svg>
-      <div className="absolute bottom-2 left-2 print:hidden">{tools}</div>
-      <div className="absolute right-2 bottom-2 flex gap-2 print:hidden">
+      <div className="absolute bottom-2 left-2 bg-sheet print:hidden">{tools}</div>
+      <div className="absolute right-2 bottom-2 flex gap-2 print:hidden [&>button]:bg-sheet">
         <Button
           aria-label="Smaller"
           onClick={() => {

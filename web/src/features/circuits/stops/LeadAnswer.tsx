@@ -33,14 +33,13 @@ export function LeadAnswer({ sheet, stop }: { sheet: SheetTable; stop: Stop }) {
         void write((id) => answerStop(sheet.id, { id, device: stop.device, ...value }, stop.label))
       }}
     >
-      <p>
-        {may
-          ? 'What guards against these, on every unit with this sheet?'
-          : 'No lead has said yet what guards against these.'}
-      </p>
+      {!may && <p>No lead has said yet what guards against these.</p>}
       {may && (
         <>
-          <Field label="What guards against it" error={error?.fields.words?.join(', ')}>
+          <Field
+            label="What guards against these faults, on every unit with this sheet"
+            error={error?.fields.words?.join(', ')}
+          >
             {(wiring) => (
               <textarea
                 {...wiring}

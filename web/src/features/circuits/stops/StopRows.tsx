@@ -37,7 +37,10 @@ export function StopRows({ stop }: { stop: Stop }) {
           </ul>
         </section>
       )}
-      <Folded title={`${running.length} faults leave one way or another that will not stop it`} rows={running}>
+      <Folded
+        title={running.length === 1 ? 'The fault by itself' : `These ${running.length} faults one by one`}
+        rows={running}
+      >
         {(row) =>
           `${row.how === 'lost' ? 'open, ' : ''}not stopped by ${row.nothing_stops ? 'anything' : row.fails.map(label).join(', ')}`
         }

@@ -17,7 +17,7 @@ module Wattomneum
         # @raise [UnknownKeyError]
         def family(key)
           row = FAMILIES.fetch(key) { raise UnknownKeyError, "no family of senders is called #{key}" }
-          new([[0.0, row['low'].to_f], [100.0, row['high'].to_f]])
+          new([[0.0, row['low'].to_f], *row.fetch('between', {}).map { |mark, ohm| [mark.to_f, ohm.to_f] }, [100.0, row['high'].to_f]])
         end
 
         # R = R25 exp(B (1/T - 1/298.15)); B is 3400 to 3950 K on most (handbook, from memory).

@@ -32,8 +32,8 @@ module Wattomneum
 
       # @return [Answer]
       def wire_drop(size:, length_m:, ampere:, celsius:)
-        gauge = /\A(.+?)\s*awg\z/i.match(size)
-        per_m = gauge ? Wiring::Conductor.awg_ohm_per_m(gauge: gauge[1]) : metric(size)
+        gauge = Wiring::Conductor.gauge_in(size)
+        per_m = gauge ? Wiring::Conductor.awg_ohm_per_m(gauge: gauge) : metric(size)
         ohm = Wiring::Conductor.at_temperature(ohm_at_20: per_m * length_m, celsius: celsius)
         answer(Figure.volt(ohm * ampere), "#{Figure.trim(per_m * 1000, 3)} mohm/m at 20 degC",
                "#{Figure.ohm(ohm)} over #{Figure.trim(length_m, 2)} m at #{Figure.celsius(celsius)}")

@@ -28,10 +28,17 @@ module Wattomneum
         answer(words, *(ways - right).map { |way| "#{way}: #{found.turning(way).reason}#{change(found.swapped(way))}" })
       end
 
+      # Of two cylinders of one coil, both weak: what they share comes before what each has of its own.
+      COIL = ['look at that coil, its driver and its feed, then at the plug and lead of each', 'no lead on another tower explains it'].freeze
+      private_constant :COIL
+
       # @return [Calculator::Answer]
       def swapped_leads(order:, weak:, wasted:)
         fires = Ignition::FiringOrder.read(order)
         found = Ignition::SwappedLeads.new(fires, wasted: wasted).changes(weak.map(&:round))
+        shared = wasted && fires.pairs.map(&:sort).find { |pair| pair == weak.map(&:round).uniq.sort }
+        return answer("#{shared.join(' and ')} share a coil", *COIL) if found.empty? && shared
+
         if found.empty?
           return answer('no lead explains that',
                         'look at plug, lead and compression of each; two leads that change places make two cylinders weak')

@@ -11,7 +11,8 @@ module Wattomneum
       PER_DEGREE = 0.00393
       REFERENCE_CELSIUS = 20.0
       AWG_NUMBER = %r{\A(?:([1-4])/0|([0-9]|[1-3][0-9]|40))\z}
-      private_constant :AWG_NUMBER
+      WRITTEN = %r{\A\s*(?:(?:AWG|\#)\s*(?<behind>\d+(?:/0)?)|(?<number>\d+(?:/0)?)\s*AWG)\s*\z}i
+      private_constant :AWG_NUMBER, :WRITTEN
 
       TABLES = DataFile.load('wire_tables').freeze
 
@@ -55,6 +56,12 @@ module Wattomneum
       # @return [Float] ohm
       # @example 1 ohm at 80 degC   # => 1.2358
       def self.at_temperature(ohm_at_20:, celsius:) = ohm_at_20 * (1 + (PER_DEGREE * (celsius - REFERENCE_CELSIUS)))
+
+      # @param text [String] as people write a gauge: "10 AWG", "AWG 10", "#10", "2/0 awg"
+      # @return [String, nil] its number, nil where it is none
+      def self.gauge_in(text)
+        WRITTEN.match(text)&.then { |found| found[:number] || found[:behind] }
+      end
 
       # @param gauge [String, Integer]
       # @return [Integer] n of the formula: 10 for 10 AWG, 0 for 1/0, -3 for 4/0

@@ -5,7 +5,10 @@ RSpec.describe Wattomneum::Gauges::Curve do
 
   it 'reads a table, a family, decimals with a comma' do
     expect(read('0 240; 50 103; 100 33').ohm(25.0)).to be_within(1e-9).of(171.5)
-    expect(read('240-33').ohm(50.0)).to be_within(1e-9).of(136.5)
+    # The same whether it goes by its name or is typed mark by mark.
+    named, typed = ['240-33', '0 240; 50 103; 100 33'].map { |text| [25.0, 50.0, 75.0].map { |mark| read(text).ohm(mark) } }
+    expect(named).to eq(typed)
+    expect(read('10-180').ohm(50.0)).to eq(95.0)
     expect(read("0 10,5\n100 180").ohm(0.0)).to eq(10.5)
   end
 
@@ -41,11 +44,12 @@ RSpec.describe Wattomneum::Gauges::Curve do
       expect(mismatch('240-33', '240-33').worst.error.abs).to be < 1e-9
     end
 
-    # By hand: a 10 to 180 sender at half is 95 ohm; on a 240 to 33 gauge that is (240 - 95) / 2.07 = 70.05.
+    # By hand: a 10 to 180 sender at half is 95 ohm; on a 240 to 33 gauge with 103 in its middle that is
+    # 50 + 50 (103 - 95) / 70 = 55.71.
     it 'says what the needle shows at each mark' do
       half = mismatch('10-180', '240-33').marks[4]
       expect([half.true_mark, half.ohm]).to eq([50.0, 95.0])
-      expect(half.shown).to be_within(0.01).of(70.05)
+      expect(half.shown).to be_within(0.01).of(55.71)
       expect(mismatch('10-180', '240-33').worst.true_mark).to(satisfy { |mark| [0.0, 100.0].include?(mark) })
     end
 

@@ -14,6 +14,7 @@ RSpec.describe Wattomneum::Sums::Calculator do
   it 'works out the drop of a metric wire and of a gauge' do
     expect(answer('wire_drop')).to eq('0.38 V')
     expect(answer('wire_drop', size: '10 AWG', length_m: '10', ampere: '10')).to eq('0.33 V')
+    expect(['AWG 10', '#10', '10awg'].map { |size| answer('wire_drop', size: size, length_m: '10', ampere: '10') }).to all(eq('0.33 V'))
     expect { answer('wire_drop', size: 'thick') }.to raise_error(Wattomneum::InvalidQuantityError, /neither mm2 nor a gauge/)
   end
 
@@ -64,10 +65,12 @@ RSpec.describe Wattomneum::Sums::Calculator do
       .to eq(['6823 pulses a km', 'off by up to 100, at 0', 'they belong together', '381.29 ohm'])
     expect([answer('preheat_need'), answer('preheat_need', timer_seconds: 4), answer('preheat_draw'), answer('preheat_draw', ampere: 42)])
       .to match(['10 to 20 s at -10 degC', 'too short: it starts badly and smokes', '1 of 4 open', /fits no number/])
+    # Common practice: 1 and 6 of 1-5-3-6-2-4 fire by one coil.
+    expect(answer('swapped_leads', order: '1-5-3-6-2-4', weak: '1 6', wasted: 'yes')).to eq('1 and 6 share a coil')
     expect([answer('swapped_leads'), answer('swapped_leads', weak: '3'), answer('lead_lengths'), answer('ignition_figure', value: 300)])
       .to eq(['change the leads of 3 and 4', 'no lead explains that', '1: 65 cm, 2: 48 cm, 3: 35 cm, 4: 40 cm', 'not sound'])
-    # 10 / (70 + 120 + 40) A, as from a sender of 160: (240 - 160) / 2.07 = 38.6; without them (240 - 120) / 2.07 = 58.
-    expect([answer('needle_off'), answer('needles')]).to match(['shows 38.6, should 58', /stabiliser or its ground/])
+    # 10 / (70 + 120 + 40) A, as from a sender of 160: 50 (240 - 160) / 137 = 29.2; without them 50 (240 - 120) / 137 = 43.8.
+    expect([answer('needle_off'), answer('needles')]).to match(['shows 29.2, should 43.8', /stabiliser or its ground/])
     expect(answer('gauge_check')).to include('The gauge is right')
     expect(answer('cap_map', order: '1-2', first_at: 12, rotation: 'clockwise', intervals: '90 270')).to eq("1 at 12, 2 at 3 o'clock")
   end

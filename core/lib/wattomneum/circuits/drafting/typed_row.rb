@@ -10,7 +10,7 @@ module Wattomneum
       # "rating_ampere: 15, note: behind the panel".
       module TypedRow
         COLUMNS = { 'component' => %w[id kind label zone facts].freeze, 'wire' => %w[number from to colour size length_m zone facts].freeze }.freeze
-        SIZE = %r{\A\s*(?:(?<mm2>[\d.,]+)\s*(?:mm2|mm²|mm\^2)?|(?<awg>\d+(?:/0)?)\s*AWG)\s*\z}i
+        SIZE = /\A\s*(?<mm2>[\d.,]+)\s*(?:mm2|mm²|mm\^2)?\s*\z/i
         PLAIN_WORD = /\A[A-Za-z][\w .+-]*\z/
         SOUNDS_LIKE_TRUTH = %w[true false null yes no].freeze
         private_constant :SIZE, :PLAIN_WORD, :SOUNDS_LIKE_TRUTH
@@ -46,15 +46,15 @@ module Wattomneum
 
         # What it can not read is left to whoever reads the sheet to object to.
         #
-        # @param text [String] "2.5 mm2", "2,5", "10 AWG"
+        # @param text [String] "2.5 mm2", "2,5", "10 AWG", "AWG 10"
         # @return [Hash{String => String}] mm2 or awg
         def self.size_of(text)
           return {} if text.strip.empty?
 
-          size = SIZE.match(text)
-          return { 'mm2' => text } if size.nil? # what is no size is objected to by whoever reads the sheet
+          gauge = Wiring::Conductor.gauge_in(text)
+          return { 'awg' => gauge } if gauge
 
-          size[:awg] ? { 'awg' => size[:awg] } : { 'mm2' => size[:mm2] }
+          { 'mm2' => SIZE.match(text)&.then { |size| size[:mm2] } || text } # what is no size is objected to by whoever reads the sheet
         end
 
         # @return [Array(Hash, String), Array(Hash, nil)]

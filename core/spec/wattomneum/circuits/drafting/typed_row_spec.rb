@@ -6,6 +6,7 @@ RSpec.describe Wattomneum::Circuits::Drafting::TypedRow do
 
   it 'reads sizes as people type them, and leaves what is none to be objected to' do
     { '2,5' => { 'mm2' => '2,5' }, '2.5 mm2' => { 'mm2' => '2.5' }, '2.5 mm²' => { 'mm2' => '2.5' }, '10 AWG' => { 'awg' => '10' },
+      'AWG 2/0' => { 'awg' => '2/0' }, '#12' => { 'awg' => '12' },
       '1/0 awg' => { 'awg' => '1/0' },
       'thick' => { 'mm2' => 'thick' }, ' ' => {} }.each do |size, fields|
       expect(wire(number: '1', size: size).slice('mm2', 'awg')).to eq(fields), size

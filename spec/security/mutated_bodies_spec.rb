@@ -11,7 +11,8 @@ RSpec.describe 'Writes as nobody would send them', :committed, :server do
   let(:spare_ids) { %i[unit job battery reading account].flat_map { |table| Server::DB[table].limit(2).select_map(:id) } }
 
   def resident_kilobytes = File.read('/proc/self/status')[/VmRSS:\s+(\d+)/, 1].to_i
-  def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+  # Of a core, that it means the same on a busy machine: what is asked is answered in this process.
+  def now = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID)
 
   def signed_in
     write(:post, '/api/sign-in', { login: 'lead@skarrow.example', password: Demo::PASSWORD })

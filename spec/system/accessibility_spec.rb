@@ -63,7 +63,7 @@ RSpec.describe 'Accessibility' do
     end
   end
 
-  it 'has nothing serious or critical on the pad and the sheets over a page, in the long part in either theme', :only_looks, :seeds do
+  it 'has nothing serious or critical on the pad and the sheets over a page, in either theme', :long, :only_looks do
     sign_in_as('lead')
     visit "/jobs/#{Server::Models::Job.first(unit_id: Server::Models::Unit.first(number: 'B-14').id).id}"
     find('[data-step] button').click

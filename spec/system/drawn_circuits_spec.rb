@@ -39,7 +39,7 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
   def shades = page.all('[data-wire]').map { |one| one['data-shade'] }.uniq.sort
 
   # On the phone a stop that was seen and a lead's answer follow: they write.
-  { 'a laptop' => {}, 'a phone' => { phone: true, only_looks: false } }.each do |screen, how|
+  { 'a laptop' => { long: true }, 'a phone' => { phone: true, only_looks: false } }.each do |screen, how|
     it "lights the net of a tapped wire, greys out what falls dead, shows what wires are at and what stays live, on #{screen}", **how do
       open_drawing('fuel_pump')
       find('[data-wire="7"] path', match: :first, visible: :all).click

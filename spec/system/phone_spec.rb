@@ -7,7 +7,7 @@ RSpec.describe 'On a phone, 390 by 844', :phone do
 
   before { sign_in_as('electrician') }
 
-  it 'works a job from complaint to close, with no sideways scroll anywhere' do
+  it 'works a job from complaint to close, with no sideways scroll anywhere', :long do
     visit '/'
     no_sideways_scroll
     open_job_on('B-15', 'Just clicks')

@@ -10,13 +10,14 @@ module Wattomneum
       # A branch with what it belongs to; part is nil for a wire. ring_of: the wire whose ring, lug or clamp it is, on its part.
       Owned = Struct.new(:branch, :part, :wire, :ring_of, keyword_init: true)
 
-      attr_reader :sheet, :network, :owned, :relays, :fuses
+      attr_reader :sheet, :ohms, :network, :owned, :relays, :fuses
 
       # @param sheet [Sheet]
       # @param ohms [Hash{Integer => Float}] branches that have another resistance than the sheet gives
       # @raise [OverBudgetError] if it is larger than Budgets allows
       def initialize(sheet, ohms: {})
         @sheet = sheet
+        @ohms = ohms
         @nodes = { sheet.reference => 0 }
         @owned = sheet.parts.flat_map { |part| of_part(part) } + sheet.wires.flat_map { |wire| of_wire(wire) }
         sheet.parts.each { |part| part.pins.each { |pin| index(part.node(pin)) } }

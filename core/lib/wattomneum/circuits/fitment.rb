@@ -50,8 +50,8 @@ module Wattomneum
       # -- batteries
 
       def batteries
-        drawn = batteries_of(@drawn)
-        boxed = drawn.size == 1 && @system.bank?
+        drawn = drawn_batteries
+        boxed = drawn.one? && @system.bank?
         drawn.to_h { |part| [part.id, part.fields.merge(boxed ? box(part) : one(position_of(part, drawn)))] }
       end
 
@@ -153,13 +153,13 @@ module Wattomneum
         return 0.0 if loop.nil?
 
         @beside_ampere ||= begin
-          whole = batteries_of(@drawn).sum { |part| given(part) } / in_series_of(@drawn)
+          whole = drawn_batteries.sum { |part| given(part) } / drawn_in_series
           [whole - taken(@drawn.part(loop.load)), 0.0].max
         end
       end
 
-      def batteries_of(sheet) = sheet.parts.grep(Parts::Battery).select { |part| part.stud?('+') }
-      def in_series_of(sheet) = batteries_of(sheet).one? ? 1 : in_series
+      def drawn_batteries = @drawn.parts.grep(Parts::Battery).select { |part| part.stud?('+') }
+      def drawn_in_series = drawn_batteries.one? ? 1 : in_series
       def given(battery) = inside(battery).sum { |from, ampere| from == battery.node('+') ? -ampere : ampere }
       def taken(starter) = inside(starter).sum { |_, ampere| ampere }
 

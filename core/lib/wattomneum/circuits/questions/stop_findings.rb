@@ -21,8 +21,8 @@ module Wattomneum
 
         # @return [Array<String>] what nothing stops first
         def words
-          groups = @table.will_not_stop.group_by { |row| [kind(row), failing(row)] }
-          groups.sort_by.with_index { |((_, fails), _), at| [fails.size == all.size ? 0 : 1, at] }
+          groups = @table.will_not_stop.group_by { |row| [kind(row), row.nothing_stops? ? [] : failing(row)] }
+          groups.sort_by.with_index { |((_, fails), _), at| [fails.empty? ? 0 : 1, at] }
                 .map { |(kind, fails), rows| "#{subject(fails)} #{format(WITH.fetch(kind), names(kind, rows))}." }
         end
 
@@ -30,10 +30,11 @@ module Wattomneum
 
         def all = @table.asked.map(&:key)
         def kind(row) = row.kind == 'hose' ? 'hose' : row.how
-        def failing(row) = all.reject { |key| row.stops.fetch(key) }
+        # What never stops it by its drawing says nothing of a fault.
+        def failing(row) = all.select { |key| @table.sound.stops.fetch(key) && !row.stops.fetch(key) }
 
         def subject(fails)
-          return 'Nothing stops it' if fails.size == all.size
+          return 'Nothing stops it' if fails.empty?
 
           "#{@table.asked.select { |one| fails.include?(one.key) }.map(&:label).join('; ')}: not stopped"
         end

@@ -51,7 +51,7 @@ module Wattomneum
 
         # The same parts, branch for branch: what follows the engine does in each state of asking what it does while that runs.
         def while_turning
-          @while_turning ||= sheet.with_parts(following.to_h { |part| [part.id, carried_over(part)] }).circuit
+          @while_turning ||= Circuit.new(sheet.with_parts(following.to_h { |part| [part.id, carried_over(part)] }), ohms: @circuit.ohms)
         end
 
         def carried_over(part)

@@ -140,6 +140,22 @@ RSpec.describe Wattomneum::Circuits::Questions::StopTable do
     expect(row(table(behind_pressure(', follows: key')), 'S9 Control switch, stuck closed')).to be_nil
   end
 
+  # By hand: 100 ohm by the drawing leave the solenoid nothing; what a test knows better, 10 milliohm, holds it while it is asked to stop too.
+  it 'goes by what is known better than the drawing in every moment' do
+    drawn = behind_pressure.with_wires_only(behind_pressure.wires.reject { |wire| wire.number == '3' })
+    long = drawn.with_wires([behind_pressure.wire('3').with(ohm: 100.0)])
+    branch = long.circuit.item('wire 3').branches.first
+    known = Wattomneum::Circuits::Machine.new(long, ohms: { branch => 0.01 })
+    found = described_class.new(known, long.stops.first)
+    expect([table(long).sound.running, found.sound.running, row(found, 'S9 Control switch, stuck closed')]).to match([false, true, be_nothing_stops])
+  end
+
+  it 'names no way that never stops it by the drawing as one that a fault takes away' do
+    sheet = behind_pressure(', follows: key', wires: ['{ number: 5, from: BAT:+, to: Y1:1 }'])
+    expect([table(sheet).sound.stops,
+            Wattomneum::Circuits::Questions::StopFindings.new(machine(sheet), table(sheet)).words]).to eq([{ 'off' => false }, []])
+  end
+
   # By hand: D+ without its lamp feeds back through 1 ohm: of 14.2 V a solenoid of 7 ohm has 12.4.
   it 'sees an alternator that turns feed what the key has let go' do
     fed_back = behind_pressure(parts: ['{ id: G, kind: alternator }', '{ id: R1, kind: resistor, ohm: 1 }'],

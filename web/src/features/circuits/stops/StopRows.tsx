@@ -42,7 +42,7 @@ export function StopRows({ stop }: { stop: Stop }) {
         rows={running}
       >
         {(row) =>
-          `${row.how === 'lost' ? 'open, ' : ''}not stopped by ${row.nothing_stops ? 'anything' : row.fails.map(label).join(', ')}`
+          `${row.how === 'lost' ? 'lost, ' : ''}not stopped by ${row.nothing_stops ? 'anything' : row.fails.map(label).join(', ')}`
         }
       </Folded>
       <Folded title={`${stopping.length} faults stop it by themselves`} rows={stopping} />

@@ -49,7 +49,8 @@ module Wattomneum
           # How much of it each has.
           def held
             @shares.each_with_object(Hash.new(0.0)) do |(outcome, share), sums|
-              outcome.ways.each { |way| sums[yield(way)] += share / @sum * way.weight / outcome.weight }
+              a_weight = share / @sum / outcome.weight
+              outcome.ways.each { |way| sums[yield(way)] += way.weight * a_weight }
             end
           end
         end

@@ -8,7 +8,7 @@ module Wattomneum
         #   looks: of each watch in each key state; overall: of each watch; ways: that no list can tell apart
         Outcome = Struct.new(:looks, :overall, :ways) do
           # @return [Float] prior, relative to others
-          def weight = ways.sum(&:weight)
+          def weight = @weight ||= ways.sum(&:weight)
 
           # @param said [Said]
           # @return [Symbol] how that thing looks, in the key state that is spoken of

@@ -189,8 +189,8 @@ export interface Picture {
   zones: Zone[]
   parts: DrawnPart[]
   wires: DrawnWire[]
-  /** Pages of each paper: top and bottom of each piece. */
-  cuts: Record<string, { scale: number; pages: { top: number; bottom: number }[] }>
+  /** Pages of each paper: top and bottom of each piece, and the room that flags take above and below it. */
+  cuts: Record<string, { scale: number; pages: { top: number; bottom: number; above: number; below: number }[] }>
   /** Wires whose label had to be the number alone, or lies on another wire. */
   faults: { wire: string; what: 'number only' | 'on a wire' }[]
 }

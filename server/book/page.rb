@@ -12,29 +12,38 @@ module Server
 
       # @param picture [Hash] as drawing/lib/types.d.ts says, Picture
       # @param paper [String] of Paper
+      # @param first [Integer] number of its first page, as it stands at the head of pages
       # @return [Array<Page>]
-      def self.of(picture, paper)
+      def self.of(picture, paper, first: 1)
         cuts = picture['cuts'].fetch(paper)
-        cuts['pages'].each_with_index.map { |span, index| new(picture, cuts['pages'], index, cuts['scale'], span['top'], span['bottom']) }
+        cuts['pages'].each_index.map { |index| new(picture, cuts, index, first + index) }
       end
 
-      attr_reader :top, :bottom, :scale, :index
+      # @param pictures [Array<Hash>]
+      # @param paper [String] of Paper
+      # @param first [Integer] number of the first page of all
+      # @return [Array<Page>] numbered through
+      def self.through(pictures, paper, first: 1)
+        pictures.reduce([]) { |pages, picture| pages + of(picture, paper, first: first + pages.size) }
+      end
 
-      # @param scale [Float] mm a unit
-      def initialize(picture, spans, index, scale, top, bottom)
+      # top, bottom: of what it shows; above, below: room for the flags of a cut; scale: mm a unit; number: of the page
+      attr_reader :top, :bottom, :above, :below, :scale, :number
+
+      # @param cuts [Hash] of one paper
+      # @param index [Integer] among the pages of the picture
+      # @param number [Integer] among those of the paper in hand
+      def initialize(picture, cuts, index, number)
         @picture = picture
-        @spans = spans
+        @pages = cuts['pages'].size
         @index = index
-        @scale = scale
-        @top = top
-        @bottom = bottom
+        @number = number
+        @scale = cuts['scale']
+        @top, @bottom, @above, @below = cuts['pages'][index].values_at('top', 'bottom', 'above', 'below')
       end
 
       # @return [Boolean] whether it is all of the picture
-      def whole? = @spans.one?
-
-      # @return [Array(Boolean, Boolean)] whether it is cut above, and below
-      def rooms = [@index.positive?, @index < @spans.size - 1]
+      def whole? = @pages == 1
 
       # @return [Hash] a picture of its own, in the same units
       def picture
@@ -102,11 +111,11 @@ module Server
       end
 
       def edges
-        @edges ||= [[:top, @top], [:bottom, @bottom]].zip(rooms).filter_map { |edge, cut| edge if cut }
+        @edges ||= { top: (@top if @index.positive?), bottom: (@bottom if @index < @pages - 1) }.compact
       end
 
       def flag(wire, x, edge)
-        page = edge == :top ? @index : @index + 2
+        page = edge == :top ? number - 1 : number + 1
         Flag.new(x: x, at: edge, number: wire['number'], colour: wire['colour'], page: page, pin: far_pin(wire, edge))
       end
 

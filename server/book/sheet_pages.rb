@@ -37,7 +37,7 @@ module Server
       def draw(book)
         return book.say('There is no drawing of this sheet: read its table.') if @pictures.empty?
 
-        @pictures.flat_map { |picture| Page.of(picture, @paper) }.each_with_index do |page, index|
+        Page.through(@pictures, @paper, first: book.pdf.page_number).each_with_index do |page, index|
           book.pdf.start_new_page if index.positive?
           book.drawing(Svg.page(page, title: @sheet.title), width_mm: page.picture['width'] * page.scale)
         end

@@ -28,10 +28,6 @@ module Server
         @title = title
       end
 
-      # Room for the flags at a cut, in units of the drawing.
-      FLAGS = 86
-      private_constant :FLAGS
-
       # @param page [Page]
       # @param title [String]
       # @return [String] one page of a picture, with the flags of its cut ends above and below it
@@ -40,9 +36,9 @@ module Server
       # @param page [Page]
       # @return [String]
       def page(page)
-        above, below = page.rooms.map { |cut| cut ? FLAGS : 0 }
         flags = page.flags.map { |flag| flag(flag, page) }
-        frame([0, page.top - above, @pictures.first['width'], page.bottom - page.top + above + below], [body(@pictures.first), *flags])
+        height = page.above + page.bottom - page.top + page.below
+        frame([0, page.top - page.above, @pictures.first['width'], height], [body(@pictures.first), *flags])
       end
 
       # @return [String]

@@ -31,7 +31,7 @@ module Server
       end
 
       def self.read(content, wires_csv)
-        first_try = Wattomneum::Circuits::Notation::SheetReader.read(content, wires_csv: wires_csv)
+        first_try = Wattomneum::Circuits::Notation::SheetReader.read(content, wires_csv: wires_csv, written_now: true)
         raise Refusals::UnreadableSheet, first_try.problems if first_try.sheet.nil?
 
         earlier = SheetVersion.newest_of(first_try.sheet.key)&.to_core

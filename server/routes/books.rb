@@ -43,7 +43,7 @@ module Server
       private
 
       def page(pictures, wish, title)
-        pages = pictures.flat_map { |picture| Book::Page.of(picture, wish[:paper]) }
+        pages = Book::Page.through(pictures, wish[:paper])
         found = pages[(wish[:page] || 1) - 1] || raise(Refusals::NotFound, "This drawing has #{pages.size} pages of that paper")
         Book::Svg.page(found, title: title)
       end

@@ -5,9 +5,9 @@ module SheetFixtures
   # @param components [Array<String>] YAML flow rows
   # @param wires [Array<String>]
   # @return [Wattomneum::Circuits::Notation::SheetReader::Result]
-  def read_sheet(components, wires, system_volt: 12, reference: 'BAT:-', extra: '', earlier: nil)
-    Wattomneum::Circuits::Notation::SheetReader.read(sheet_text(components, wires, system_volt: system_volt, reference: reference, extra: extra),
-                                                     earlier: earlier)
+  def read_sheet(components, wires, system_volt: 12, reference: 'BAT:-', extra: '', **how)
+    text = sheet_text(components, wires, system_volt: system_volt, reference: reference, extra: extra)
+    Wattomneum::Circuits::Notation::SheetReader.read(text, **how)
   end
 
   def sheet_text(components, wires, system_volt: 12, reference: 'BAT:-', extra: '')

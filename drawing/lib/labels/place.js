@@ -51,11 +51,10 @@ export function placeLabels({ parts, wires }) {
     let best = judged(along(mine, wordsOf(wire)), index)
     if ((!best || best.boxes > 0 || best.lines_hit > 0) && wire.colour)
       best = cheaper(best, judged(stacked(mine, [wire.number, wire.colour]), index))
-    if (!best || best.boxes > 0) {
-      best = cheaper(best, judged(alone(mine, wire.number), index))
-      bare.push(index)
-    } else if (best.lines_hit > 0) crossed.push(index)
+    if (!best || best.boxes > 0 || best.lines_hit > 0) best = cheaper(best, judged(alone(mine, wire.number), index))
     if (!best) continue
+    if (wire.colour && best.lines.join(' ') === wire.number) bare.push(index)
+    if (best.lines_hit > 0) crossed.push(index)
     const { x, y, width, height, lines, turned } = best
     wire.label = { x, y, width, height, lines, turned }
     taken.push(wire.label)

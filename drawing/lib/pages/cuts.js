@@ -1,4 +1,5 @@
 import { boxOf, runsOf } from '../wires.js'
+import { roomsOf } from './flags.js'
 
 /** Room for the drawing on each paper in mm: margins and the head of a page are off. */
 export const PAPERS = {
@@ -7,8 +8,6 @@ export const PAPERS = {
   a3: { width: 400, height: 267 },
   a3_upright: { width: 277, height: 390 },
 }
-/** Where a picture is cut, flags at the ends of its wires say where they go on: mm at the head and at the foot of a page. */
-const FLAGS = 20
 /** Never larger than this: a small sheet would look like a poster. mm a unit. */
 const MOST = 0.24
 const STEP = 4
@@ -37,30 +36,36 @@ export const cutsOf = (picture) =>
 
 /** @param {Picture} picture @param {number} height of the paper in mm @param {number} scale */
 const pagesOf = (picture, height, scale) =>
-  picture.height * scale <= height ? [{ top: 0, bottom: picture.height }] : cut(picture, height / scale, FLAGS / scale)
+  picture.height * scale <= height
+    ? [{ top: 0, bottom: picture.height, above: 0, below: 0 }]
+    : cut(picture, height / scale)
 
 /**
- * By dynamic programming over where the cuts may lie.
+ * By dynamic programming over where the cuts may lie. Flags at the ends of cut wires say where they go on: each cut takes as much from both of its
+ * pages as its longest flag is.
  *
- * @param {Picture} picture @param {number} most height of a page in units of the drawing @param {number} flags room that a cut takes from it
+ * @param {Picture} picture @param {number} most height of a page in units of the drawing
  */
-function cut(picture, most, flags) {
+function cut(picture, most) {
   const prices = pricesOf(picture)
   const last = prices.length - 1
+  const rooms = roomsOf(picture, STEP).map((room, at) => (at === 0 || at === last ? 0 : room))
+  const room = (/** @type {number} */ at) => rooms[at] ?? 0
   /** @type {{ cost: number, from: number }[]} */
   const best = [{ cost: 0, from: 0 }]
   for (let to = 1; to <= last; to += 1) {
-    const below = to === last ? 0 : flags
     best[to] = { cost: Infinity, from: to - 1 }
-    for (let from = to - 1; from >= 0 && (to - from) * STEP <= most - below; from -= 1) {
-      if ((to - from) * STEP > most - below - (from === 0 ? 0 : flags)) continue
+    for (let from = to - 1; from >= 0 && (to - from) * STEP <= most - room(to); from -= 1) {
+      if ((to - from) * STEP > most - room(to) - room(from)) continue
       const cost = (best[from]?.cost ?? Infinity) + COST.page + (to === last ? 0 : (prices[to] ?? 0))
       if (cost < (best[to]?.cost ?? Infinity)) best[to] = { cost, from }
     }
   }
   const pages = []
-  for (let to = last; to > 0; to = best[to]?.from ?? 0)
-    pages.unshift({ top: (best[to]?.from ?? 0) * STEP, bottom: Math.min(picture.height, to * STEP) })
+  for (let to = last; to > 0; to = best[to]?.from ?? 0) {
+    const from = best[to]?.from ?? 0
+    pages.unshift({ top: from * STEP, bottom: Math.min(picture.height, to * STEP), above: room(from), below: room(to) })
+  }
   return pages
 }
 

@@ -20,7 +20,8 @@ module Server
         def call(said)
           @found = @machine.causes.explain(said)
           { causes: @found.causes.first(MOST_CAUSES).map { |one| cause(one) }, next_look: next_look(@found.next_look),
-            pairs: @found.pairs.first(MOST_PAIRS).map { |pair| pair.map { |one| cause(one) } } }
+            pairs: @found.pairs.first(MOST_PAIRS).map { |pair| pair.map { |one| cause(one) } },
+            says_nothing: @found.says_nothing.map { |note| "#{words([note.said]).first} #{note.because}" } }
         end
 
         private

@@ -54,6 +54,48 @@ RSpec.describe Server::Routes::Books do
     expect(page).to include('K11')
   end
 
+  # Where every word stands, as another program reads the file back: text, left, top, right and bottom in points, page by page.
+  def words_with_places(pdf)
+    html = Open3.capture2('pdftotext', '-bbox', '-', '-', stdin_data: pdf, binmode: true).first
+    Nokogiri::HTML5(html).css('page').map { |page| page.css('word').map { |word| [word.text, *%w[xmin ymin xmax ymax].map { |name| word[name].to_f }] } }
+  end
+
+  # Words that stand upright one above the other and end in "p. 3".
+  def flags_of(words)
+    words.each_index.select { |at| words[at].first == 'p.' && words[at + 1].first.match?(/\A\d+\z/) }.map do |at|
+      words[..(at + 1)].reverse.take_while { |word| (word[1] - words[at][1]).abs < 0.1 && (word[3] - words[at][3]).abs < 0.1 }.reverse
+    end
+  end
+
+  # What is cut off is what lies outside the part of the page that the drawing of it takes, from its head on.
+  def drawn_until(version, number, scale)
+    box = Nokogiri::XML(read("/api/circuits/#{version}/drawing.svg?paper=a4&page=#{number}")).root['viewBox'].split.map(&:to_f)
+    ((Server::Book::Paper::MARGIN_MM + Server::Book::Paper::HEAD_MM) + (box.last * scale)) * Server::Book::Paper::MM
+  end
+
+  %w[ecu_power cluster speed_signal].each do |key|
+    it "leads on from page to page of #{key} by flags that are whole, to the page whose head has that number and on which the named pin is" do
+      draw(key)
+      version = newest(key).id
+      sheet = Wattomneum::Circuits::Library.fetch(key)
+      pages = words_with_places(read("/api/circuits/#{version}/book.pdf?paper=a4"))
+      expect(pages.each_with_index.map { |words, at| words.map(&:first).join(' ').include?("#{at + 1} of #{pages.size}") }).to all(be(true))
+      scale = Drawn.pictures(key).first['cuts']['a4']['scale']
+      flags = pages.each_with_index.flat_map { |words, at| flags_of(words).map { |flag| [at, flag] } }
+      expect(flags.size).to be >= 6
+      flags.each do |at, flag|
+        number, *colour, pin, _, page = flag.map(&:first)
+        wire = sheet.wire(number)
+        expect([wire.colour.to_s, [wire.from, wire.to].map { |node| node.delete_suffix(':joint') }]).to match([colour.join(' '), include(pin)])
+        expect(flag.map { |word| word[2] }.min).to be > (Server::Book::Paper::MARGIN_MM + Server::Book::Paper::HEAD_MM) * Server::Book::Paper::MM
+        expect(flag.map(&:last).max).to be < drawn_until(version, at, scale)
+        there = pages[page.to_i - 1].map(&:first)
+        expect(there).to include(pin.split(':').first, number)
+        expect(flags_of(pages[page.to_i - 1]).map { |back| back.map(&:first).values_at(0, -1) }).to include([number, (at + 1).to_s])
+      end
+    end
+  end
+
   it 'prints one sheet on other paper, with what one unit has otherwise, and its table alone while it is not drawn' do
     Server::Models::SheetDrawing.dataset.delete
     fitted = Server::Models::UnitSheet.current.where(unit_id: unit.id, version_id: newest('fuel_pump').id).eager(:version).first

@@ -115,7 +115,7 @@ module Wattomneum
             lines << (mine.empty? ? "#{list}: []" : "#{list}:")
             mine.each { |row| at[(lines << "  - #{one_line(fields.fetch(row.uuid).first)}").size] = row.uuid }
           end
-          result = Notation::SheetReader.read(lines.join("\n"))
+          result = Notation::SheetReader.read(lines.join("\n"), written_now: true)
           [result.sheet, result.problems.map { |problem| Objection.new(uuid: at[problem.line], message: problem.message, way_out: problem.way_out) }]
         end
 

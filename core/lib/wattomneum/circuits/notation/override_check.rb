@@ -52,7 +52,8 @@ module Wattomneum
           fields = names.to_h { |attribute, name| [name, changes.fetch(attribute.to_s) { wire.public_send(attribute) }] }.compact
           kept = %w[from to].reject { |side| changes.key?(side) } # a loose end that is not ruled on hangs as before
           _, loose, problems = WireReader.new([WireReader::Row.new(fields: whole(fields, kept), place: ->(_) { [1, 1] })],
-                                              parts: @sheet.parts, key: @sheet.key, zones: @sheet.zones, earlier: nil).read
+                                              parts: @sheet.parts, key: @sheet.key, zones: @sheet.zones, earlier: nil,
+                                              written_now: changes.key?('colour')).read
           refuse('from', "#{loose.first.drawn} names a pin without its connector") if loose.any?
           refuse('colour', 'a colour is text') unless changes['colour'].nil? || changes['colour'].is_a?(String)
           object(problems, changes)

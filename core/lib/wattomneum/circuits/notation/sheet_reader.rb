@@ -27,13 +27,15 @@ module Wattomneum
         # @param yaml [String]
         # @param wires_csv [String, nil] the wire list; then the YAML needs none
         # @param earlier [Sheet, nil] the version before: items that kept their number or id keep their UUID
+        # @param written_now [Boolean] whether somebody writes it now: what was kept before stays readable with words that nobody looked up
         # @return [Result]
-        def self.read(yaml, wires_csv: nil, earlier: nil) = new(yaml, wires_csv, earlier).read
+        def self.read(yaml, wires_csv: nil, earlier: nil, written_now: false) = new(yaml, wires_csv, earlier, written_now).read
 
-        def initialize(yaml, wires_csv, earlier)
+        def initialize(yaml, wires_csv, earlier, written_now)
           @document = LocatedYaml.new(yaml)
           @wires_csv = wires_csv
           @earlier = earlier
+          @written_now = written_now
           @problems = @document.problems.dup
         end
 
@@ -131,7 +133,8 @@ module Wattomneum
           rows = @wires_csv ? csv_rows : yaml_rows
           return if rows.nil?
 
-          reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread)
+          reader = WireReader.new(rows, parts: @parts, key: content['sheet'].to_s, zones: @zones, earlier: @earlier, unread: @unread,
+                                        written_now: @written_now)
           @wires, @loose_ends, problems = reader.read
           @problems.concat(problems)
           return unless @problems.empty?

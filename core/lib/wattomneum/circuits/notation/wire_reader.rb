@@ -20,13 +20,15 @@ module Wattomneum
         # @param zones [Hash]
         # @param earlier [Sheet, nil]
         # @param unread [Array<String>] components that were objected to already: what goes to them is not objected to again
-        def initialize(rows, parts:, key:, zones:, earlier:, unread: [])
+        # @param written_now [Boolean] whether somebody writes it now: what was kept before stays readable with words that nobody looked up
+        def initialize(rows, parts:, key:, zones:, earlier:, unread: [], written_now: false)
           @rows = rows
           @parts = parts.to_h { |part| [part.id, part] }
           @key = key
           @zones = zones
           @earlier = earlier
           @unread = unread
+          @written_now = written_now
           @problems = []
           @loose = []
         end
@@ -70,11 +72,12 @@ module Wattomneum
           sizes = figures(row, number)
           gauge = gauge(row, number)
           zone = zone(row, number)
+          colour = colour(row, number)
           return if from.nil? || to.nil? || sizes.nil?
           return wrong(row, 'to', "wire #{number} goes from #{from} back to itself", 'Name its other end') if from == to
 
           Wire.new(number: number, uuid: uuid, from: from, to: to, gauge_awg: gauge, zone: zone, **sizes,
-                   colour: row.fields['colour']&.to_s, twisted_with: row.fields['twisted_with']&.to_s,
+                   colour: colour, twisted_with: row.fields['twisted_with']&.to_s,
                    shielded: SHIELDED.fetch(row.fields['shielded']))
         end
 
@@ -142,6 +145,15 @@ module Wattomneum
           return zone if zone.nil? || @zones.empty? || @zones.key?(zone)
 
           wrong(row, 'zone', "wire #{number} runs through zone #{zone}, which the sheet does not name", "Zones here: #{@zones.keys.join(', ')}")
+        end
+
+        def colour(row, number)
+          colour = row.fields['colour']&.to_s
+          unknown = colour && @written_now && Drawing::WireColours.unknown(colour)
+          return colour unless unknown
+
+          wrong(row, 'colour', "wire #{number} is \"#{colour}\", and \"#{unknown}\" is no colour known here",
+                "Colours are #{Drawing::WireColours::TABLE.keys.join(', ')}; a tracer stands behind a stroke, as in red/blue")
         end
 
         def wire_end(row, number, uuid, side)

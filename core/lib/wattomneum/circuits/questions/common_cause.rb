@@ -41,11 +41,19 @@ module Wattomneum
         def dump = Strengths.dump(work_out && @rows)
 
         # @param said [Array<Said>] by Said.all
-        # @return [Explanation]
-        def explain(said) = Explanation.new(circuit: @circuit, outcomes: outcomes, said: said)
+        # @return [Explanation] of what tells something
+        # @raise [InvalidQuantityError] if nothing of it that is the matter does
+        def explain(said)
+          idle = SaysNothing.new(@circuit, work_out && @rows.first).among(said)
+          left = said - idle.map(&:said)
+          raise InvalidQuantityError.new(idle.map { |note| said_of(note) }.join('; '), field: 'dead') if left.none?(&:bad?)
+
+          Explanation.new(circuit: @circuit, outcomes: outcomes, said: left, says_nothing: idle)
+        end
 
         private
 
+        def said_of(note) = "#{@circuit.watches[note.said.watch].label} #{note.because}"
         def ways = @ways ||= Ways.new(@circuit)
         def strengths = @strengths ||= Strengths.new(@settled, ways.effects)
 

@@ -13,7 +13,8 @@ RSpec.describe Wattomneum::Circuits::Notation::OverrideCheck do
   end
 
   it 'refuses values of another kind, out of range, or nested, each with a sentence' do
-    { 'length_m' => ['x', '2.5', -1, 1e9, [1], { 'a' => 1 }, true], 'colour' => [3, ['red']], 'to' => ['nowhere', 7, nil, ''], 'zone' => ['moon'],
+    { 'length_m' => ['x', '2.5', -1, 1e9, [1], { 'a' => 1 }, true], 'colour' => [3, ['red'], 'turqoise'],
+      'to' => ['nowhere', 7, nil, ''], 'zone' => ['moon'],
       'gauge_awg' => ['none'], 'number' => ['5'] }.each do |field, values|
       values.each { |value| expect { check(wire, { field => value }) }.to raise_error(Wattomneum::Error) }
     end

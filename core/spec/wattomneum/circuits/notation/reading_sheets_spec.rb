@@ -67,6 +67,15 @@ RSpec.describe Wattomneum::Circuits::Notation::SheetReader do
                                      include('runs through zone moon, which the sheet does not name'))
   end
 
+  it 'objects to a colour nobody knows where somebody writes it now, and still reads what was kept with one' do
+    wires = ['{ number: 1, from: BAT:+, to: BAT:-, colour: pink/turqoise }', '{ number: 2, from: BAT:+, to: BAT:-, colour: Light Blue / RED }',
+             '{ number: 3, from: BAT:+, to: BAT:-, colour: red/blue/green/white }']
+    expect(objections([battery], wires, written_now: true))
+      .to contain_exactly(start_with('line 8, column 50: wire 1 is "pink/turqoise", and "turqoise" is no colour known here. Colours are red, black,'),
+                          include('wire 3 is "red/blue/green/white"'))
+    expect(sheet_of([battery], wires).wires.map(&:colour)).to eq(['pink/turqoise', 'Light Blue / RED', 'red/blue/green/white'])
+  end
+
   it 'refuses aliases, tags, doubled keys, depth and size before anything is built' do
     expect(described_class.read("a: &x [1]\nb: *x").problems.map(&:to_s)).to include(include('aliases are not read'))
     expect(described_class.read('sheet: !ruby/object:Object {}').problems).not_to be_empty

@@ -36,6 +36,31 @@ RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
     expect([low.kinds, keys(low)]).to eq([['shorted'], ['wire 74']])
   end
 
+  # By the sheets themselves: with the key off pump and relay have nothing; what the sender reads goes down to 0 V and no lower; the control unit
+  # is fed whenever the key is on.
+  describe 'what tells nothing' do
+    def notes(sheet, words) = explain(sheet, words).says_nothing.map(&:because)
+
+    it 'is left out, and said, beside what tells something' do
+      found = explain('fuel_pump', 'dead' => %w[M2 K11@off], 'works' => %w[B12@off], 'runs' => %w[K11@key_on])
+      expect(found.says_nothing.map(&:because)).to eq(['is off there when all is sound', 'is off there when all is sound: if it worked, it ran by ' \
+                                                                                         'itself', 'is on there when all is sound'])
+      alone = explain('fuel_pump', 'dead' => %w[M2])
+      expect(found.causes.map { |cause| [keys(cause), cause.probability] }).to eq(alone.causes.map { |cause| [keys(cause), cause.probability] })
+    end
+
+    it 'holds a word that no such thing has' do
+      expect(notes('ecu_power', 'low' => %w[Y1], 'runs' => %w[A1:B/6], 'dead' => %w[A1]))
+        .to eq(['is no signal: say that it is dead, is weak, runs by itself or works', 'is a signal: it can not run by itself'])
+      expect(notes('ecu_power', 'low' => %w[A1:B/6@off], 'dead' => %w[A1])).to eq(['reads nothing there when all is sound, and can not read lower'])
+    end
+
+    it 'is refused where nothing else was said' do
+      expect { explain('fuel_pump', 'dead' => %w[M2@off], 'works' => %w[K11]) }
+        .to raise_error(Wattomneum::InvalidQuantityError, /\A.*pump.* is off there when all is sound\z/i)
+    end
+  end
+
   it 'takes what runs where it should be off for what feeds it' do
     best = explain('ecu_power', 'runs' => %w[Y1], 'works' => %w[A1 Y2 Y3 Y4 Y51]).causes.first
     expect([best.kinds, keys(best)]).to match([['shorted'], include('wire 48')])

@@ -86,6 +86,9 @@ export function CausePanel({ sheet, onOpen }: { sheet: SheetTable; onOpen: (item
               it goes on.
             </p>
           )}
+          {data?.says_nothing.map((sentence) => (
+            <p key={sentence}>{sentence}: that tells nothing, and is left out.</p>
+          ))}
           {look && (
             <NextLook
               look={look}

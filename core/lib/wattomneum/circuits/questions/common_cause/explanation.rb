@@ -16,13 +16,18 @@ module Wattomneum
           AS_LIKELY_RATIO = 0.5
           private_constant :PAIRED, :BEST_PAIRS, :AS_LIKELY_RATIO
 
+          # @return [Array<SaysNothing::Note>] what was said besides, and tells nothing
+          attr_reader :says_nothing
+
           # @param circuit [Circuit]
           # @param outcomes [Array<Outcome>]
           # @param said [Array<Said>] something bad at least
-          def initialize(circuit:, outcomes:, said:)
+          # @param says_nothing [Array<SaysNothing::Note>] what was said besides, and tells nothing
+          def initialize(circuit:, outcomes:, said:, says_nothing: [])
             @circuit = circuit
             @outcomes = outcomes
             @said = said
+            @says_nothing = says_nothing
           end
 
           # @return [Array<Cause>] most probable first. What explains none of what is the matter is no cause of it, however often such things fail

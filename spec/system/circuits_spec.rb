@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe 'Circuits' do
+  include Keyboard
+
   before { sign_in_as('electrician') }
 
   def open_sheet(unit, title)
@@ -140,25 +142,22 @@ RSpec.describe 'Circuits' do
 
   it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
     visit '/jobs'
-    press = ->(*keys) { page.driver.browser.action.send_keys(*keys).perform }
-    focused = -> { page.driver.browser.switch_to.active_element }
-    tab_to = ->(name) { 200.times { focused.call.accessible_name == name ? break : press.call(:tab) } }
     find('body').send_keys('/')
-    press.call('K11:86')
+    press('K11:86')
     expect(page).to have_css('[role=option]', text: 'K11:86')
-    press.call(:enter)
+    press(:enter)
     expect(page).to have_css('h2', text: 'K11:86')
-    tab_to.call('Running')
+    tab_to { |on| on.name == 'Running' }
     ['Cranking', 'Key on', 'Isolator on'].each do |name|
-      press.call(:arrow_left)
+      press(:arrow_left)
       expect(page).to have_css('[role=radio]:focus', text: name)
     end
-    press.call(:enter)
+    press(:enter)
     expect(page).to have_css('tr[aria-current]', text: 'Isolator on')
-    tab_to.call('drawing')
-    press.call(:arrow_right, :enter)
-    tab_to.call('open this: G8')
-    press.call(:enter)
+    tab_to { |on| on.name == 'drawing' }
+    press(:arrow_right, :enter)
+    tab_to_button('open this: G8')
+    press(:enter)
     expect(page).to have_css('h2', text: 'G8 open')
   end
 

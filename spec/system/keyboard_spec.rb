@@ -1,41 +1,14 @@
 # frozen_string_literal: true
 
 RSpec.describe 'By keyboard alone' do
-  # A click would be cheating: every pointer event fails the example.
-  def forbid_pointer
-    page.execute_script(<<~JS)
-      window.pointerUsed = 0
-      for (const kind of ['pointerdown', 'mousedown', 'touchstart']) window.addEventListener(kind, () => { window.pointerUsed += 1 }, true)
-    JS
-  end
-
-  def press(*keys) = page.driver.browser.action.send_keys(*keys).perform
-  def focused = page.driver.browser.switch_to.active_element
-
-  def tab_to(&wanted)
-    120.times do
-      return if yield(focused)
-
-      press(:tab)
-    end
-    raise 'the keyboard never got there'
-  end
-
-  def tab_to_button(text) = tab_to { |element| element.tag_name == 'button' && element.text.include?(text) }
-
-  def tab_to_label(label)
-    tab_to do |element|
-      page.evaluate_script('arguments[0].labels && arguments[0].labels[0] && arguments[0].labels[0].textContent',
-                           element).to_s.start_with?(label)
-    end
-  end
+  include Keyboard
 
   def on_page(text) = expect(page).to(have_content(text))
 
   it 'goes from signing in over finding a unit to a closed job' do
     visit '/'
     expect(page).to have_field('E-mail')
-    forbid_pointer
+    count_pointers
     tab_to_label('E-mail')
     press('electrician@skarrow.example', :tab, Demo::PASSWORD, :enter)
     expect(page).to have_css('h1', text: 'Today')
@@ -43,7 +16,7 @@ RSpec.describe 'By keyboard alone' do
     expect(page).to have_css('[role=option]', text: 'B-15')
     press(:enter)
     expect(page).to have_css('h1', text: 'B-15')
-    tab_to { |element| element.tag_name == 'a' && element.text.include?('Open a job') }
+    tab_to { |on| on.tag == 'a' && on.text.include?('Open a job') }
     press(:enter)
     expect(page).to have_field('Complaint, in the driver’s words')
     tab_to_label('Complaint')
@@ -53,7 +26,7 @@ RSpec.describe 'By keyboard alone' do
     expect(page).to have_css('[data-step]')
     work_by_keyboard(with_bad_joint('B-15', 'engine_block', 'frame', ohm: 0.085))
     on_page('This job is closed')
-    expect(page.evaluate_script('window.pointerUsed')).to eq(0)
+    expect(pointers_used).to eq(0)
   end
 
   def work_by_keyboard(unit)
@@ -78,11 +51,6 @@ RSpec.describe 'By keyboard alone' do
     end
   end
 
-  def blur_and_press(key)
-    page.execute_script('document.activeElement.blur()')
-    press(key)
-  end
-
   def key_reading(step, unit)
     shown = measured(step, unit)
     before = readings_shown
@@ -101,13 +69,13 @@ RSpec.describe 'By keyboard alone' do
   end
 
   def key_observation(wanted)
-    tab_to { |element| element.attribute('type') == 'radio' }
+    tab_to { |on| on.type == 'radio' }
     press(:space)
-    12.times { focused.attribute('value') == wanted ? break : press(:arrow_down) }
+    12.times { focused.value == wanted ? break : press(:arrow_down) }
   end
 
   def key_figure(value)
-    tab_to { |element| element.attribute('id') == 'pad-value' }
+    tab_to { |on| on.id == 'pad-value' }
     press(value.to_s.tr('.', ','))
   end
 
@@ -120,10 +88,7 @@ RSpec.describe 'By keyboard alone' do
         tab_to_label(label)
         press(said.to_s)
       elsif page.has_css?("form [role=radiogroup][aria-label='#{label}']", wait: 0)
-        tab_to do |element|
-          element.text == said && page.evaluate_script("arguments[0].closest('[role=radiogroup]')?.getAttribute('aria-label')",
-                                                       element) == label
-        end
+        tab_to { |on| on.text == said && on.group == label }
         press(:space)
       end
     end

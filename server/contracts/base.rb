@@ -51,10 +51,8 @@ module Server
       fields = UnknownKeys.in(contract.schema.key_map, given).merge(wrong) { |_, unknown, others| unknown + others }
       return result.to_h if fields.empty?
 
-      raise Refusals::InvalidInput.new("Please look at: #{fields.keys.first(MOST_NAMED).join(', ').tr('_', ' ')}", fields: fields)
+      raise Refusals::InvalidInput.of(fields)
     end
-
-    MOST_NAMED = 8
 
     # @param errors [Array<String>, Hash] as dry-validation gives them
     # @return [Array<String>] flat sentences

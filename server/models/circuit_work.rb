@@ -65,7 +65,7 @@ module Server
       private
 
       def refuse(field, sentence)
-        raise Refusals::InvalidInput.new("Please look at: #{field.tr('_', ' ')}", fields: { field => [sentence] })
+        raise Refusals::InvalidInput.of({ field => [sentence] })
       end
 
       def apply(overrides, circuits, **said)

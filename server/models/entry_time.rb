@@ -14,7 +14,7 @@ module Server
         time = said || now
         return time if time <= now + FUTURE_SECONDS
 
-        raise Refusals::InvalidInput.new('Please look at: taken at', fields: { 'taken_at' => ['lies in the future: set the clock of this device'] })
+        raise Refusals::InvalidInput.of({ 'taken_at' => ['lies in the future: set the clock of this device'] })
       end
     end
   end

@@ -27,7 +27,7 @@ module Server
           ask_fahrenheit(yard, input) unless input[:confirmed]
           typed = { source: 'typed', said_at: Time.now.utc, **input.slice(:low_celsius, :day_before_celsius, :measured_celsius) }
           low = typed[:low_celsius] || first(yard_id: yard.id, dawn: input[:dawn])&.low_celsius || typed[:measured_celsius]
-          raise Refusals::InvalidInput.new('Please look at: low celsius', fields: { 'low_celsius' => ['say how cold it gets'] }) if low.nil?
+          raise Refusals::InvalidInput.of({ 'low_celsius' => ['say how cold it gets'] }) if low.nil?
 
           keep(yard, input[:dawn], { **typed, low_celsius: low })
         end
@@ -56,7 +56,7 @@ module Server
           return if dawn.between?(today - TOLD_DAYS, today + COMING_DAYS)
 
           why = "is not within #{TOLD_DAYS} days before and #{COMING_DAYS} after today"
-          raise Refusals::InvalidInput.new('Please look at: dawn', fields: { 'dawn' => [why] })
+          raise Refusals::InvalidInput.of({ 'dawn' => [why] })
         end
 
         # @raise [Refusals::Question] where it looks as if it was read in Fahrenheit

@@ -74,7 +74,7 @@ module Server
 
       def observed
         choice = way.choices.find { |one| one['key'] == @input[:observation] }
-        raise Refusals::InvalidInput.new('Please look at: observation', fields: { 'observation' => ['choose what you saw'] }) if choice.nil?
+        raise Refusals::InvalidInput.of({ 'observation' => ['choose what you saw'] }) if choice.nil?
 
         { observation: choice['key'], value_text: choice['label'] }
       end

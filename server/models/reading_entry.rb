@@ -43,7 +43,7 @@ module Server
       end
 
       def refuse(field, sentence)
-        raise Refusals::InvalidInput.new("Please look at: #{field.tr('_', ' ')}", fields: { field => [sentence] })
+        raise Refusals::InvalidInput.of({ field => [sentence] })
       end
 
       def what_was_read

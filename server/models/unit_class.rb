@@ -39,8 +39,7 @@ module Server
           missing = { 'make' => said.first, 'model' => said.last }.select { |_, text| text.empty? }.keys
           return if missing.empty?
 
-          raise Refusals::InvalidInput.new("Please look at: #{missing.first}",
-                                           fields: missing.to_h { |field| [field, ['is missing: sister units share both make and model']] })
+          raise Refusals::InvalidInput.of(missing.to_h { |field| [field, ['is missing: sister units share both make and model']] })
         end
       end
 

@@ -142,7 +142,9 @@ RSpec.describe 'Circuits' do
 
   it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
     visit '/jobs'
-    find('body').send_keys('/')
+    expect(page).to have_field('Find a unit, battery or job')
+    press('/')
+    expect(page).to have_css('[role=combobox]:focus')
     press('K11:86')
     expect(page).to have_css('[role=option]', text: 'K11:86')
     press(:enter)

@@ -76,10 +76,9 @@ RSpec.describe Server::Layouter do
           scale, pages = picture['cuts'].fetch(paper).values_at('scale', 'pages')
           expect(pages.map { |page| page['top'] }).to eq([0, *pages.map { |page| page['bottom'] }[0...-1]])
           expect(pages.last['bottom']).to be_within(5).of(picture['height'])
-          # A cut takes 20 mm at the foot of one page and at the head of the next: there stands where its wires go on.
-          used = pages.each_with_index.map do |page, at|
-            ((page['bottom'] - page['top']) * scale) + (20 * [at.positive?, at < pages.size - 1].count(true))
-          end
+          # A cut takes room at the foot of one page and at the head of the next: there stands where its wires go on.
+          expect(pages.map { |page| page['above'] }).to eq([0, *pages.map { |page| page['below'] }[0...-1]])
+          used = pages.map { |page| (page['above'] + page['bottom'] - page['top'] + page['below']) * scale }
           expect(used.max).to be <= high_mm + 0.5
           cut = pages[0...-1].map { |page| page['bottom'] }.select do |at|
             boxes.any? do |box|

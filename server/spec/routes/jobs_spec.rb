@@ -20,7 +20,7 @@ RSpec.describe Server::Routes::Jobs do
 
   it 'refuses a job without a complaint' do
     open_job(complaint: '   ')
-    expect([status, error['fields']]).to eq([422, { 'complaint' => ['must not be empty'] }])
+    expect([status, error['fields']]).to eq([422, { 'complaint' => ['is empty: fill it in'] }])
   end
 
   it 'lists open and parked jobs first, others on request' do

@@ -77,8 +77,8 @@ RSpec.describe Server::Routes::People do
 
   it 'says what is wrong with a person, and adds none' do
     lead = sign_in_as('lead')
-    { { email: 'no at sign' } => ['email', 'has the wrong form'], { role: 'king' } => ['role', 'must be one of'],
-      { password: 'short' } => ['password', 'needs 10 letters or more'], { name: ' ' } => ['name', 'must not be empty'],
+    { { email: 'no at sign' } => ['email', 'is no e-mail address'], { role: 'king' } => ['role', 'is none of these'],
+      { password: 'short' } => ['password', 'needs 10 letters or more'], { name: ' ' } => ['name', 'is empty: fill it in'],
       { email: lead.email.upcase } => ['email', 'somebody has this e-mail already'] }.each do |change, (field, words)|
       write(:post, '/api/people', fields(**change))
       expect([change, status, last_response.body]).to match([change, 422, include(words)])

@@ -116,7 +116,7 @@ RSpec.describe Server::Routes::Readings do
 
     it 'wants a reason, and is made once only' do
       correct('12.6', reason: ' ')
-      expect(error['fields']).to eq('reason' => ['must not be empty'])
+      expect(error['fields']).to eq('reason' => ['is empty: fill it in'])
       correct('12.6')
       correct('12.7')
       expect([status, error['code']]).to eq([409, 'edit_conflict'])

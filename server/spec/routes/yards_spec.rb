@@ -23,7 +23,7 @@ RSpec.describe Server::Routes::Yards do
     sign_in_as('lead')
     write(:post, '/api/yards', { name: 'Far Quarry', time_zone: 'Europe/London' })
     { { name: 'Far Quarry' } => ['name', 'is another yard already'], { time_zone: 'Europe/Atlantis' } => ['time_zone', 'is no time zone'],
-      { name: '' } => ['name', 'must not be empty'] }.each do |change, (field, words)|
+      { name: '' } => ['name', 'is empty: fill it in'] }.each do |change, (field, words)|
       write(:post, '/api/yards', { name: 'Near Quarry', time_zone: 'Europe/London', **change })
       expect([status, error['fields'][field].to_a.join]).to match([422, include(words)])
     end

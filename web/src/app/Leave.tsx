@@ -4,6 +4,7 @@ import { signOut } from '../shared/api/sessions'
 import { useUnsent } from '../shared/unsent/useUnsent'
 import { Button } from '../shared/ui/Button'
 import { ErrorNote } from '../shared/ui/ErrorNote'
+import { Sheet } from '../shared/ui/Sheet'
 
 /** Signs out; where something waits on this device, it asks first. */
 export function Leave({ person, look = 'plain' }: { person: number; look?: 'plain' | 'quiet' }) {
@@ -22,18 +23,6 @@ export function Leave({ person, look = 'plain' }: { person: number; look?: 'plai
     client.clear()
     window.location.assign('/')
   }
-  if (asked && kept > 0) {
-    return (
-      <div role="alert" className="flex flex-col gap-2 border-l-4 border-watch pl-4">
-        <p>
-          {kept} {kept === 1 ? 'entry waits' : 'entries wait'} on this device. Signed out, they stay here and go when
-          you sign in here again.
-        </p>
-        <Button onClick={() => void leave()}>Sign out all the same</Button>
-        <ErrorNote error={error} />
-      </div>
-    )
-  }
   return (
     <>
       <Button
@@ -45,7 +34,23 @@ export function Leave({ person, look = 'plain' }: { person: number; look?: 'plai
       >
         Sign out
       </Button>
-      <ErrorNote error={error} />
+      {!asked && <ErrorNote error={error} />}
+      <Sheet
+        title="Sign out?"
+        open={asked && kept > 0}
+        onClose={() => {
+          setAsked(false)
+        }}
+      >
+        <div className="flex flex-col gap-4">
+          <p role="alert">
+            {kept} {kept === 1 ? 'entry waits' : 'entries wait'} on this device. Signed out, they stay here and go when
+            you sign in here again.
+          </p>
+          <Button onClick={() => void leave()}>Sign out all the same</Button>
+          <ErrorNote error={error} />
+        </div>
+      </Sheet>
     </>
   )
 }

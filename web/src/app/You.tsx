@@ -1,5 +1,4 @@
 import { Suspense, useState } from 'react'
-import { Link } from 'react-router'
 import { Button } from '../shared/ui/Button'
 import { Waiting } from '../shared/ui/Waiting'
 import { Leave } from './Leave'
@@ -10,19 +9,12 @@ const account = () => import('../features/account')
 const OpenSessions = page(account, 'OpenSessions')
 const PasswordForm = page(account, 'PasswordForm')
 
-/** What is one's own: light, password, the way out; on a phone the house rules as well. */
-export function You({ person, onGo }: { person: number; onGo: () => void }) {
+/** What is one's own: light, password, the way out. */
+export function You({ person }: { person: number }) {
   const [password, setPassword] = useState(false)
   return (
     <div className="flex flex-col items-stretch gap-3">
       <Button onClick={switchTheme}>Yard or cab light</Button>
-      <Link
-        to="/house-rules"
-        className="inline-flex min-h-12 items-center justify-center border border-quiet px-4 font-label font-bold no-underline desk:hidden"
-        onClick={onGo}
-      >
-        House rules
-      </Link>
       <Button
         aria-expanded={password}
         onClick={() => {

@@ -1,5 +1,7 @@
-import { useId, useState } from 'react'
+import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { Button } from '../../shared/ui/Button'
+import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
@@ -19,7 +21,6 @@ export function YardForm({
     name: yard?.name ?? '',
     time_zone: yard?.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
   })
-  const zones = useId()
   const save = useFormWrite<typeof empty, unknown>({
     name: `yard:${yard?.id ?? 'new'}`,
     empty,
@@ -27,6 +28,7 @@ export function YardForm({
     onWaiting: onDone,
   })
   const { form, errors } = save
+  const zone = useWatch({ control: form.control, name: 'time_zone' })
   const submit = form.handleSubmit((fields) =>
     save.write(() => (yard ? changeYard(yard.id, fields) : addYard(fields)), fields),
   )
@@ -35,14 +37,16 @@ export function YardForm({
       <Field label="Name" error={errors.name?.message}>
         {(wiring) => <input {...wiring} {...form.register('name')} />}
       </Field>
-      <Field label="Time zone" help="Type a town: Europe/London" error={errors.time_zone?.message}>
-        {(wiring) => <input {...wiring} {...form.register('time_zone')} list={zones} autoComplete="off" />}
-      </Field>
-      <datalist id={zones}>
-        {timeZones.map((zone) => (
-          <option key={zone} value={zone} />
-        ))}
-      </datalist>
+      <Combobox
+        label="Time zone"
+        help="Type a town: London"
+        error={errors.time_zone?.message}
+        choices={timeZones.map((one) => ({ label: one }))}
+        text={zone}
+        onText={(text) => {
+          form.setValue('time_zone', text, { shouldDirty: true })
+        }}
+      />
       <ErrorNote error={save.error} />
       <Button type="submit" look="main" disabled={save.isPending}>
         {yard ? 'Save the yard' : 'Add the yard'}

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useId, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { catalogue } from '../../shared/api/catalogue'
 import { expectation, jobPoints, type Probe } from '../../shared/api/jobs'
 import type { JobBench, JobPoints } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
+import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
 import { expectedWords, type PadTarget } from '../../shared/pad/pad'
-import { TextField } from '../../shared/ui/TextField'
 
 interface Props {
   job: JobBench
@@ -17,30 +17,7 @@ interface Props {
   onPick: (target: PadTarget) => void
 }
 
-function PointBox({
-  label,
-  node,
-  listId,
-  onNode,
-}: {
-  label: string
-  node: string
-  listId: string
-  onNode: (node: string) => void
-}) {
-  return (
-    <TextField
-      label={label}
-      list={listId}
-      autoComplete="off"
-      placeholder="K11:85, X8:a/1, G8"
-      value={node}
-      onText={(text) => {
-        onNode(text)
-      }}
-    />
-  )
-}
+const pointChoices = (known: JobPoints) => known.points.map(({ node, label }) => ({ label: node, detail: label }))
 
 type Plug = JobPoints['plugs'][number]
 
@@ -103,7 +80,6 @@ function Unplugged({ known, path, off, onOff }: Unplugging) {
 }
 
 function Asked({ job, points, onPoints, onPick }: Props) {
-  const listId = useId()
   const { data: known } = useQuery(jobPoints(job.id, true))
   const { data: lists } = useQuery(catalogue())
   const asked = { ...points, situation: points.situation || job.symptom.situation, opened: points.opened }
@@ -113,16 +89,10 @@ function Asked({ job, points, onPoints, onPick }: Props) {
     onPoints({ ...asked, ...part })
   }
   if (!known || !lists) return null
+  const ends = pointChoices(known)
   const expected = card && expectedWords(card)
   return (
     <div className="flex flex-col gap-4 pt-3">
-      <datalist id={listId}>
-        {known.points.map((point) => (
-          <option key={point.node} value={point.node}>
-            {point.label}
-          </option>
-        ))}
-      </datalist>
       <Segments
         label="Measured as"
         options={lists.ways.filter((way) => way.key !== 'seen').map(({ key, label }) => ({ key, label }))}
@@ -132,19 +102,21 @@ function Asked({ job, points, onPoints, onPick }: Props) {
         }}
       />
       <div className="grid gap-4 desk:grid-cols-2">
-        <PointBox
+        <Combobox
           label="Red lead on"
-          node={points.from}
-          listId={listId}
-          onNode={(from) => {
+          placeholder="K11:85, X8:a/1, G8"
+          choices={ends}
+          text={points.from}
+          onText={(from) => {
             change({ from })
           }}
         />
-        <PointBox
+        <Combobox
           label="Black lead on"
-          node={points.to}
-          listId={listId}
-          onNode={(to) => {
+          placeholder="K11:85, X8:a/1, G8"
+          choices={ends}
+          text={points.to}
+          onText={(to) => {
             change({ to })
           }}
         />

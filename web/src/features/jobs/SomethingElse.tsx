@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
-import { useId } from 'react'
 import { useWatch, type UseFormReturn } from 'react-hook-form'
 import { complaints } from '../../shared/api/units'
+import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Segments } from '../../shared/ui/Segments'
@@ -25,7 +25,6 @@ export function SomethingElse({
   form: UseFormReturn<Intake>
   error: { fields: Record<string, string[]> } | null
 }) {
-  const listId = useId()
   const { data, error: unread } = useQuery(complaints(unitId, true))
   const [typed, how, situation] = useWatch({ control: form.control, name: ['thing', 'how', 'situation'] })
   if (unread) return <ErrorNote error={unread} />
@@ -47,18 +46,16 @@ export function SomethingElse({
           form.setValue('situation', '')
         }}
       />
-      <Field
+      <Combobox
         label={how === 'stays_on' ? 'What stays on' : 'What does not work'}
         help={chosen ? undefined : 'Type a part of its name: pump, heater, relay'}
         error={error?.fields['symptom.part']?.[0]}
-      >
-        {(wiring) => <input {...wiring} {...form.register('thing')} list={listId} autoComplete="off" />}
-      </Field>
-      <datalist id={listId}>
-        {things.map((one) => (
-          <option key={one.part} value={named(one)} />
-        ))}
-      </datalist>
+        choices={things.map((one) => ({ label: named(one) }))}
+        text={typed}
+        onText={(text) => {
+          form.setValue('thing', text, { shouldDirty: true })
+        }}
+      />
       {chosen && (
         <Field
           label={how === 'stays_on' ? 'When it should be off' : 'When it should'}

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { catalogue } from '../../shared/api/catalogue'
-import type { UnitSheet } from '../../shared/api/types'
-import { fleet } from '../../shared/api/units'
+import type { Catalogue, UnitSheet } from '../../shared/api/types'
+import { fleet, type UnitPage as Fleet } from '../../shared/api/units'
 import { Button } from '../../shared/ui/Button'
+import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { Waiting } from '../../shared/ui/Waiting'
@@ -55,17 +56,30 @@ const GROUNDINGS: { value: Grounding; label: string }[] = [
   { value: 'insulated', label: 'neither: insulated return' },
 ]
 
-/** Enter or change a unit: what core needs to judge it, nothing more. */
-export function UnitForm({
-  existing,
-  onSaved,
-  onWaiting,
-}: {
+/** Of the make that stands there; of all, while it is none that is known. */
+function modelsOf({ classes }: Fleet, make: string) {
+  const mine = classes.filter((one) => one.make.toLowerCase() === make.trim().toLowerCase())
+  const models = (mine.length > 0 ? mine : classes).map((one) => one.model)
+  return [...new Set(models)].map((label) => ({ label }))
+}
+
+interface Entering {
   existing?: UnitSheet
   onSaved: (sheet: UnitSheet) => void
   onWaiting?: () => void
-}) {
-  const [empty] = useState<UnitFields>(existing ? fromSheet(existing) : emptyUnit)
+}
+
+/** Enter or change a unit: what core needs to judge it, nothing more. */
+export function UnitForm(entering: Entering) {
+  const { data: lists } = useQuery(catalogue())
+  const { data: known } = useQuery(fleet())
+  // A list that comes after its choice would show another one than it sends.
+  if (!lists || !known) return <Waiting what="kinds and yards" />
+  return <Fields {...entering} lists={lists} known={known} />
+}
+
+function Fields({ existing, onSaved, onWaiting, lists, known }: Entering & { lists: Catalogue; known: Fleet }) {
+  const [empty] = useState<UnitFields>(existing ? fromSheet(existing) : emptyUnit(known.yards))
   const saving = useFormWrite<UnitFields, UnitSheet>({
     name: `unit:${existing?.id ?? 'new'}`,
     empty,
@@ -74,8 +88,6 @@ export function UnitForm({
     ...(onWaiting && { onWaiting }),
   })
   const { form, errors } = saving
-  const { data: lists } = useQuery(catalogue())
-  const { data: known } = useQuery(fleet())
   const submit = form.handleSubmit((values) =>
     saving.write(
       (id, base) => (existing ? changeUnit(existing.id, toInput(values), base ?? 0) : enterUnit(id, toInput(values))),
@@ -83,10 +95,7 @@ export function UnitForm({
     ),
   )
   const theirs = saving.error?.theirs
-  const yardName = (id: string) => known?.yards.find((yard) => yard.id === id)?.name ?? id
-  // A list that comes after its choice would show another one than it sends.
-  if (!lists || !known) return <Waiting what="kinds and yards" />
-
+  const yardName = (id: string) => known.yards.find((yard) => yard.id === id)?.name ?? id
   return (
     <form onSubmit={(event) => void submit(event)} className="grid gap-5 desk:grid-cols-2" noValidate>
       <Field label="Number" error={errors.number?.message} help="As painted on the unit, B-14">
@@ -95,22 +104,27 @@ export function UnitForm({
       <Field label="Name" error={errors.name?.message}>
         {(wiring) => <input {...wiring} {...form.register('name')} />}
       </Field>
-      <Field label="Make" error={errors.make?.message} help="Sister units share make and model: sheets, usual figures">
-        {(wiring) => <input {...wiring} {...form.register('make')} list="makes" autoComplete="off" />}
-      </Field>
-      <Field label="Model" error={errors.model?.message}>
-        {(wiring) => <input {...wiring} {...form.register('model')} list="models" autoComplete="off" />}
-      </Field>
-      <datalist id="makes">
-        {[...new Set(known.classes.map((one) => one.make))].map((make) => (
-          <option key={make} value={make} />
-        ))}
-      </datalist>
-      <datalist id="models">
-        {known.classes.map((one) => (
-          <option key={one.id} value={one.model} label={one.label} />
-        ))}
-      </datalist>
+      <Combobox
+        label="Make"
+        free
+        error={errors.make?.message}
+        help="Sister units share make and model: sheets, usual figures"
+        choices={[...new Set(known.classes.map((one) => one.make))].map((label) => ({ label }))}
+        text={form.watch('make')}
+        onText={(text) => {
+          form.setValue('make', text, { shouldDirty: true })
+        }}
+      />
+      <Combobox
+        label="Model"
+        free
+        error={errors.model?.message}
+        choices={modelsOf(known, form.watch('make'))}
+        text={form.watch('model')}
+        onText={(text) => {
+          form.setValue('model', text, { shouldDirty: true })
+        }}
+      />
       {!existing && (
         <AsSisters
           make={form.watch('make')}

@@ -57,11 +57,12 @@ type Stored = Pick<
   | 'model'
 >
 
-export const emptyUnit: UnitFields = {
+/** Where there is one yard it is there. */
+export const emptyUnit = (yards: { id: string }[]): UnitFields => ({
   number: '',
   name: '',
   kind: 'truck',
-  yard_id: '',
+  yard_id: yards.length === 1 ? (yards[0]?.id ?? '') : '',
   bank: 'parallel-2-12',
   usual_cranking_current_ampere: '',
   alternator_rating_ampere: '',
@@ -78,7 +79,7 @@ export const emptyUnit: UnitFields = {
   exposure: 'dry',
   make: '',
   model: '',
-}
+})
 
 export const fromSheet = (sheet: Stored): UnitFields => ({
   number: sheet.number,

@@ -10,6 +10,11 @@ function focusFirstField(event: Event) {
   field.focus()
 }
 
+/** The first Escape closes the list of a box, the next one the sheet. */
+function keepWithOpenList(event: KeyboardEvent) {
+  if ((event.target as HTMLElement).getAttribute('aria-expanded') === 'true') event.preventDefault()
+}
+
 /** A sheet over the page for a short piece of work; Escape closes it, focus returns to where it was. */
 export function Sheet({
   title,
@@ -34,6 +39,7 @@ export function Sheet({
         <Dialog.Content
           aria-describedby={undefined}
           onOpenAutoFocus={focusFirstField}
+          onEscapeKeyDown={keepWithOpenList}
           className="fixed inset-x-0 bottom-0 z-30 max-h-[92dvh] overflow-y-auto border-t-4 border-copper bg-ground p-5 desk:inset-x-auto desk:top-0 desk:right-0 desk:max-h-none desk:w-[34rem] desk:border-t-0 desk:border-l-4 desk:p-8"
         >
           <div className="flex items-baseline justify-between gap-4 pb-4">

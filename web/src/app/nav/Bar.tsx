@@ -6,7 +6,7 @@ import { switchTheme } from '../theme'
 import { useFitting } from './useFitting'
 import { WORDS, wordLook } from './words'
 
-const ROOM = 'px-3'
+const ROOM = 'px-1.5'
 /** More than these do not stand in a bar, however wide it is: a thumb aims at five. */
 const MOST = 4
 
@@ -22,7 +22,7 @@ export function Bar({ onKeys }: { onKeys: () => void }) {
   }
   return (
     <nav aria-label="Words of the work" className="rule-above fixed inset-x-0 bottom-0 z-10 bg-ground desk:hidden">
-      <div ref={ruler} aria-hidden className="invisible absolute inset-x-0 flex whitespace-nowrap">
+      <div ref={ruler} aria-hidden className="invisible absolute inset-x-0 flex overflow-hidden whitespace-nowrap">
         {WORDS.slice(0, MOST).map((word) => (
           <span key={word.to} className={wordLook(true, ROOM)}>
             {word.label}

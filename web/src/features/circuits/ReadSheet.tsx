@@ -55,7 +55,7 @@ export function ReadSheet({ sheet, place, state, go, sheetOf, toAnswer, fitted }
           if (landing) go(landing)
         }}
       >
-        <label className="min-w-48 flex-1">
+        <label className="min-w-[min(12rem,100%)] flex-1">
           <span className="sr-only">Pin, wire or component on this sheet</span>
           <input
             type="search"

@@ -25,7 +25,7 @@ function Withdraw({ job, reading }: { job: JobBench; reading: Reading }) {
         void withdraw.write(() => withdrawReading(job, reading.id, reason, reading.short))
       }}
     >
-      <label className="min-w-48 flex-1">
+      <label className="min-w-[min(12rem,100%)] flex-1">
         Why it does not count
         <input
           value={reason}

@@ -23,7 +23,7 @@ function Override({ job, ladder }: { job: JobBench; ladder: Ladder }) {
         void override.write((id) => condemn(job, { id, ...part, position, override_reason: reason }, ladder.label))
       }}
     >
-      <label className="min-w-48 flex-1">
+      <label className="min-w-[min(12rem,100%)] flex-1">
         Lead: condemn without full proof, because
         <input
           value={reason}

@@ -17,7 +17,7 @@ export function TestPicker({ job, onPick }: { job: JobBench; onPick: (target: Pa
   const test = job.tests.find((one) => one.key === key)
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <label className="min-w-56 flex-1">
+      <label className="min-w-[min(14rem,100%)] flex-1">
         Another test
         <select
           value={key}

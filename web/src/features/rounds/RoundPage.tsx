@@ -120,7 +120,7 @@ export function RoundPage() {
         return (
           <div className="flex flex-col gap-6">
             <Head data={data} />
-            <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-8 desk:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] desk:gap-12">
               <div className="contents desk:order-1 desk:flex desk:flex-col desk:gap-8">
                 <section aria-label="Steps" className="order-2">
                   <ol className="rule-above">

@@ -36,7 +36,7 @@ function Withdraw({ data, reading }: { data: Round; reading: Reading }) {
         void write(() => withdrawFromRound(data, reading.id, value.reason))
       }}
     >
-      <div className="min-w-48 flex-1">
+      <div className="min-w-[min(12rem,100%)] flex-1">
         <TextField
           label="Why it is wrong"
           error={error?.fields.reason?.[0]}

@@ -15,7 +15,7 @@ export function StepRow({ step, here, onGo }: Props) {
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
-        className="grid min-h-12 w-full grid-cols-[1.5rem_1fr_auto] items-baseline gap-x-3 py-2 text-left font-figure"
+        className="grid min-h-12 w-full grid-cols-[1.5rem_minmax(0,1fr)_auto] items-baseline gap-x-3 py-2 text-left font-figure"
         onClick={onGo}
       >
         <VerdictMark verdict={first?.judged?.verdict ?? 'unproven'} word={false} />

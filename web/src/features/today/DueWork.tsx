@@ -4,6 +4,8 @@ import { Link } from 'react-router'
 import { due, type DueKind } from '../../shared/api/due'
 import { spokenDate } from '../../shared/quantities/when'
 import { Button } from '../../shared/ui/Button'
+import { Fold } from '../../shared/ui/Fold'
+import { useWide } from '../../shared/ui/useWide'
 
 /** One kind of work: the units that waited longest, all of them on a tap. */
 function Kind({ kind }: { kind: DueKind }) {
@@ -50,18 +52,17 @@ function Kind({ kind }: { kind: DueKind }) {
 /** What is due by kind of work: rounds and grounds whose interval has passed. */
 export function DueWork() {
   const { data } = useQuery(due())
+  const wide = useWide()
   const kinds = data?.kinds.filter((kind) => kind.count > 0) ?? []
   if (kinds.length === 0) return null
+  const waiting = kinds.reduce((sum, kind) => sum + kind.count, 0)
   return (
-    <section aria-labelledby="today-due" className="pb-8">
-      <h2 id="today-due" className="rule-below pb-1 text-lead">
-        Due <span className="text-quiet">with the day it was read last</span>
-      </h2>
+    <Fold id="today-due" title="Due" note={`${waiting}, with the day each was read last`} open={wide}>
       <ul>
         {kinds.map((kind) => (
           <Kind key={kind.key} kind={kind} />
         ))}
       </ul>
-    </section>
+    </Fold>
   )
 }

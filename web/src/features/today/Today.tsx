@@ -3,7 +3,12 @@ import { Link } from 'react-router'
 import { glued } from '../../shared/quantities/glued'
 import { spokenAge, spokenToday } from '../../shared/quantities/when'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
+import { due } from '../../shared/api/due'
 import { today } from '../../shared/api/today'
+import { tonight } from '../../shared/api/tonight'
+import { Fold } from '../../shared/ui/Fold'
+import { useWide } from '../../shared/ui/useWide'
+import { Waiting } from '../../shared/ui/Waiting'
 import { DueWork } from './DueWork'
 import { NothingDown } from './NothingDown'
 import { Tonight } from './Tonight'
@@ -58,6 +63,9 @@ function TodayLine({ line, first }: { line: Line; first: boolean }) {
 /** What needs somebody today, a line a unit, by consequence; the first line is the next thing to do. */
 export function Today() {
   const asked = useToday()
+  const wide = useWide()
+  // What comes late would push down what somebody is reading: all of it is shown at once.
+  const late = [useQuery(tonight()), useQuery(due())].some((one) => one.isPending)
   useTitle('Today')
   return (
     <>
@@ -66,6 +74,8 @@ export function Today() {
       </div>
       <Shown asked={asked} what="today">
         {(data) => {
+          if (late) return <Waiting what="tonight" />
+          const firstKind = data.lines[0]?.kind
           return (
             <div>
               <h1 className="text-display leading-tight">Today</h1>
@@ -77,10 +87,13 @@ export function Today() {
               {GROUPS.map(({ kind, title, all }) => {
                 const lines = data.lines.filter((line) => line.kind === kind)
                 return lines.length === 0 ? null : (
-                  <section key={kind} aria-labelledby={`today-${kind}`} className="pb-8">
-                    <h2 id={`today-${kind}`} className="rule-below pb-1 text-lead">
-                      {title} <span className="text-quiet">{data.counts[kind]}</span>
-                    </h2>
+                  <Fold
+                    key={kind}
+                    id={`today-${kind}`}
+                    title={title}
+                    note={data.counts[kind]}
+                    open={wide || kind === firstKind}
+                  >
                     <ul>
                       {lines.map((line) => (
                         <TodayLine key={`${line.path}-${line.words}`} line={line} first={line === data.lines[0]} />
@@ -91,7 +104,7 @@ export function Today() {
                         {data.counts[kind] - lines.length} more
                       </Link>
                     )}
-                  </section>
+                  </Fold>
                 )
               })}
               <DueWork />

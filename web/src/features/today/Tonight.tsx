@@ -1,16 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
-import { sayMornings, tonight, type StartLine, type Tonight as Told } from '../../shared/api/tonight'
+import { useState } from 'react'
+import { sayMornings, tonight, type Night, type StartLine, type Tonight as Told } from '../../shared/api/tonight'
 import { Shown } from '../../shared/page/Shown'
 import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWide } from '../../shared/ui/useWide'
 import { useWrite } from '../../shared/writes/useWrite'
 import { MinutesLeft } from './MinutesLeft'
 import { NightField } from './NightField'
 import { StartRow } from './StartRow'
 
 const NOTHING = {}
+/** On a phone, at first. */
+const FEW = 3
 
 /** How good the list has been; it says so when it is young. */
 function Earned({ record }: { record: Told['record'] }) {
@@ -53,6 +57,32 @@ function NothingNamed({ told }: { told: Told }) {
   return <p>Nothing is likely not to start at these temperatures.</p>
 }
 
+/** The least likely to start; on a phone the first three, the others a tap away. */
+function Rows({ lines, nightOf }: { lines: StartLine[]; nightOf: (line: StartLine) => Night | undefined }) {
+  const wide = useWide()
+  const [all, setAll] = useState(false)
+  const shown = wide || all ? lines : lines.slice(0, FEW)
+  return (
+    <>
+      <ul>
+        {shown.map((line) => (
+          <StartRow key={line.unit_id} line={line} night={nightOf(line)} />
+        ))}
+      </ul>
+      {shown.length < lines.length && (
+        <Button
+          look="quiet"
+          onClick={() => {
+            setAll(true)
+          }}
+        >
+          {lines.length - shown.length} more of these
+        </Button>
+      )}
+    </>
+  )
+}
+
 /** What will not start tonight, the least likely first; until noon, how it went this morning. */
 export function Tonight() {
   const asked = useQuery(tonight())
@@ -68,17 +98,13 @@ export function Tonight() {
               {first?.morning ? 'How did they start this morning?' : 'May not start tonight'}{' '}
               <span className="text-quiet">{told.lines.length}</span>
             </h2>
-            <div className="grid grid-cols-2 gap-x-6 gap-y-4 py-4 desk:grid-cols-4">
+            <div className="grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-x-6 gap-y-4 py-4">
               {told.nights.map((night) => (
                 <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
               ))}
             </div>
             {told.lines.length === 0 && <NothingNamed told={told} />}
-            <ul>
-              {told.lines.map((line) => (
-                <StartRow key={line.unit_id} line={line} night={nightOf(line)} />
-              ))}
-            </ul>
+            <Rows lines={told.lines} nightOf={nightOf} />
             {first?.morning && may && <TheRest told={told} dawn={first.dawn} />}
             {!first?.morning && may && told.lines.length > 0 && <MinutesLeft told={told} />}
             {told.plan.minutes > 0 && (
@@ -95,8 +121,8 @@ export function Tonight() {
             <Earned record={told.record} />
             {told.others > 0 && first && (
               <p className="text-quiet">
-                {told.others} more start more surely than once in thirty mornings not. Lows for the dawn of{' '}
-                {spokenDate(first.dawn)}.
+                {told.others === 1 ? 'The other unit is' : `The other ${told.others} units are`} expected to start: less
+                than one failure in thirty mornings. Lows for the dawn of {spokenDate(first.dawn)}.
               </p>
             )}
           </section>

@@ -59,7 +59,7 @@ export function LoopDrawing({ loop }: { loop: Loop }) {
   const picture = pictureOf(loop, layout)
   const points = [...loop.wholes, ...loop.signals].filter((span) => span.reading && !WHOLE_SIDES[span.test_key ?? ''])
   return (
-    <figure ref={figure}>
+    <figure ref={figure} className="overflow-x-auto">
       <figcaption className="font-label text-lead font-bold">{loop.label}</figcaption>
       <svg width={layout.width} height={layout.height} role="img" aria-label={inWords(loop)}>
         {picture.lines.map(({ wire, way }) => (

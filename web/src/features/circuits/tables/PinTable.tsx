@@ -103,28 +103,30 @@ export function PinTable({
   onOpen: (item: string) => void
 }) {
   return (
-    <table className="w-full border-collapse">
-      <caption className="sr-only">
-        {sheet.title}, {sheet.states[stateIndex]?.label}
-      </caption>
-      <thead>
-        <tr className="text-left text-quiet">
-          <th className="pl-2 font-medium">Pin</th>
-          <th className="font-medium">Wires</th>
-          <th className="pr-2 text-right font-medium">{sheet.states[stateIndex]?.label}</th>
-        </tr>
-      </thead>
-      {parts.map((part) => (
-        <PartRows
-          key={part.id}
-          part={part}
-          stateIndex={stateIndex}
-          chosen={chosen}
-          onPin={onPin}
-          onWire={onWire}
-          onOpen={onOpen}
-        />
-      ))}
-    </table>
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">
+          {sheet.title}, {sheet.states[stateIndex]?.label}
+        </caption>
+        <thead>
+          <tr className="text-left text-quiet">
+            <th className="pl-2 font-medium">Pin</th>
+            <th className="font-medium">Wires</th>
+            <th className="pr-2 text-right font-medium">{sheet.states[stateIndex]?.label}</th>
+          </tr>
+        </thead>
+        {parts.map((part) => (
+          <PartRows
+            key={part.id}
+            part={part}
+            stateIndex={stateIndex}
+            chosen={chosen}
+            onPin={onPin}
+            onWire={onWire}
+            onOpen={onOpen}
+          />
+        ))}
+      </table>
+    </div>
   )
 }

@@ -16,45 +16,47 @@ export function WireTable({
   onWire: (number: string) => void
 }) {
   return (
-    <table className="w-full border-collapse">
-      <thead>
-        <tr className="text-left text-quiet">
-          <th className="pl-2 font-medium">Wire</th>
-          <th className="font-medium">From and to</th>
-          <th className="hidden font-medium desk:table-cell">Colour, size, length</th>
-          <th className="pr-2 text-right font-medium">Current</th>
-        </tr>
-      </thead>
-      <tbody>
-        {wires.map((wire) => (
-          <tr
-            key={wire.number}
-            className={`rule-above ${chosen === wire.number ? 'bg-hair/60' : ''}`}
-            aria-current={chosen === wire.number ? 'true' : undefined}
-          >
-            <td className="pl-2">
-              <Button
-                look="inline"
-                aria-label={`Wire ${wire.number}`}
-                onClick={() => {
-                  onWire(wire.number)
-                }}
-              >
-                {wire.number}
-              </Button>
-            </td>
-            <td>
-              {spokenPin(wire.from)} – {spokenPin(wire.to)}
-            </td>
-            <td className="hidden text-quiet desk:table-cell">
-              {[wire.colour, wire.size, wire.length_m !== null && `${wire.length_m} m`].filter(Boolean).join(', ')}
-            </td>
-            <td className="pr-2 text-right font-semibold whitespace-nowrap">
-              {spokenAmpere(wire.amperes[stateIndex] ?? null)}
-            </td>
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="text-left text-quiet">
+            <th className="pl-2 font-medium">Wire</th>
+            <th className="font-medium">From and to</th>
+            <th className="hidden font-medium desk:table-cell">Colour, size, length</th>
+            <th className="pr-2 text-right font-medium">Current</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {wires.map((wire) => (
+            <tr
+              key={wire.number}
+              className={`rule-above ${chosen === wire.number ? 'bg-hair/60' : ''}`}
+              aria-current={chosen === wire.number ? 'true' : undefined}
+            >
+              <td className="pl-2">
+                <Button
+                  look="inline"
+                  aria-label={`Wire ${wire.number}`}
+                  onClick={() => {
+                    onWire(wire.number)
+                  }}
+                >
+                  {wire.number}
+                </Button>
+              </td>
+              <td>
+                {spokenPin(wire.from)} – {spokenPin(wire.to)}
+              </td>
+              <td className="hidden text-quiet desk:table-cell">
+                {[wire.colour, wire.size, wire.length_m !== null && `${wire.length_m} m`].filter(Boolean).join(', ')}
+              </td>
+              <td className="pr-2 text-right font-semibold whitespace-nowrap">
+                {spokenAmpere(wire.amperes[stateIndex] ?? null)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   )
 }

@@ -81,7 +81,7 @@ function Typed(props: Props) {
         )
       }}
     >
-      <label className="min-w-48 flex-1 font-bold">
+      <label className="min-w-[min(12rem,100%)] flex-1 font-bold">
         {how.label}
         <input
           className="w-full bg-ground font-normal text-ink"
@@ -126,7 +126,7 @@ function Prove(props: Props) {
             void skip.tell({ ...about(props, 'skipped'), asked, words: skip.value.text }, `not tried: ${label}`)
           }}
         >
-          <label className="min-w-48 flex-1 font-bold">
+          <label className="min-w-[min(12rem,100%)] flex-1 font-bold">
             Why it is not tried: it stays named as not proved
             <input className="w-full bg-ground font-normal text-ink" value={skip.value.text} onChange={(event) => { skip.change({ text: event.target.value }) }} />
           </label>

@@ -9,6 +9,7 @@ module Server
         optional(:class).value(Types::Uuid)
         optional(:state).value(:string, included_in?: Queries::UnitList::STATES)
         optional(:q).value(Types::Text, max_size?: 60)
+        optional(:order).value(:string, included_in?: Queries::UnitList::ORDERS)
         optional(:after).value(Types::Uuid)
       end
     end

@@ -23,6 +23,7 @@ module Server
           create(id: input[:id], unit_id: grounds.unit.id, item_uuid: item_uuid, label: place.label, person_id: by.id, note: input.fetch(:note, ''),
                  done: Sequel.pg_array(input.fetch(:done, []), :text), served_at: Sequel.function(:clock_timestamp),
                  **drops.flat_map { |name, one| one.map { |figure, value| [:"#{name}_#{figure}", value] } }.to_h)
+            .tap { UnitStanding.work_out([grounds.unit.id]) }
         end
 
         # SQL: select distinct on (item_uuid) * from ground_service where unit_id = ? order by item_uuid, served_at desc

@@ -23,6 +23,7 @@ module Server
           changed = fresh.values.reject { |one| newest[one.reading_id]&.says?(one) || !newest.key?(one.reading_id) }
           changed.each { |one| keep(one, occasion: 'judged_again') }
           BatteryState.work_out(record.readings.filter_map(&:battery_id).uniq)
+          UnitStanding.work_out([record.unit.id])
           changed.size
         end
 

@@ -26,7 +26,7 @@ module Server
         # @return [Unit]
         def establish(input)
           electrical_system(input)
-          in_number_guard { create(with_class(input)) }.tap { |unit| StartThreshold.work_out(unit) }
+          in_number_guard { create(with_class(input)) }.tap(&:foreseen)
         end
 
         # Held until the transaction ends, in one order: nothing that is kept of them is worked out of what stood before another's write, and no
@@ -126,6 +126,15 @@ module Server
         foreseen
       end
 
+      # What is kept of it beside its readings, worked out anew after something about it changed.
+      #
+      # @return [Unit]
+      def foreseen
+        StartThreshold.work_out(self)
+        UnitStanding.work_out([id])
+        self
+      end
+
       # Nobody counts on more: a battery that stood so long is charged, not forecast (ours).
       MOST_NIGHTS = 60
 
@@ -147,9 +156,6 @@ module Server
       def self.nights_parked(parked_since, dawn) = parked_since ? (dawn - parked_since).to_i.clamp(1, MOST_NIGHTS) : 1
 
       private
-
-      # What it will do on a cold morning, after something about it changed.
-      def foreseen = tap { |unit| StartThreshold.work_out(unit) }
 
       def from_the_shelf(battery_id)
         battery = Battery.for_update.first(id: battery_id)

@@ -9,6 +9,14 @@ module Server
       HEADERS = %w[reading_id taken_at job test measured_by position battery_tag from to value unit overload observation cells entered state
                    conditions instrument person verdict validity weight superseded_by withdrawn_because correction_reason].freeze
 
+      # Text that a table program would run as a formula gets a quote in front.
+      #
+      # @param cell [Object]
+      # @return [Object]
+      def self.harmless(cell)
+        cell.is_a?(String) && cell.match?(/\A[=+\-@\t\r]/) && !cell.match?(/\A[+-]?[\d.,]+/) ? "'#{cell}" : cell
+      end
+
       # @param rows [#each] of Queries::ReadingHistory
       def initialize(rows)
         @rows = rows
@@ -17,7 +25,7 @@ module Server
       # @yieldparam line [String] the heading first, then a reading each, as they come
       def each
         yield CSV.generate_line(HEADERS)
-        @rows.each { |row| yield CSV.generate_line(line(row).map { |cell| harmless(cell) }) }
+        @rows.each { |row| yield CSV.generate_line(line(row).map { |cell| self.class.harmless(cell) }) }
       end
 
       private
@@ -28,11 +36,6 @@ module Server
          row[:cells].to_a.join(' '), [row[:value_text], row[:unit_symbol]].compact.join(' '), row[:state],
          row[:conditions].map { |key, said| "#{key}=#{said}" }.join(' '), row[:instrument], row[:person], row[:verdict],
          row[:validity], row[:weight], row[:superseded_by_id], row[:withdrawn_because], row[:correction_reason]]
-      end
-
-      # Text that a table program would run as a formula gets a quote in front.
-      def harmless(cell)
-        cell.is_a?(String) && cell.match?(/\A[=+\-@\t\r]/) && !cell.match?(/\A[+-]?[\d.,]+/) ? "'#{cell}" : cell
       end
     end
   end

@@ -17,7 +17,7 @@ module Server
 
       def call
         { **UnitLine.call(@unit), yard_id: @unit.yard_id, **Models::UnitClass.names_of(@unit.unit_class),
-          positions: @system.positions, **circuit_fields,
+          positions: @system.positions, **circuit_fields, standing: standing,
           **InItsWords.call({ loops: loops, batteries: batteries, temporary: temporary }, @system),
           past_batteries: past_batteries, notices: @record.notices.map { |one| notice(one) },
           jobs: @record.jobs.map { |job| job_brief(job) },
@@ -25,6 +25,12 @@ module Server
       end
 
       private
+
+      # As its line of the board says it.
+      def standing
+        line = Queries::UnitList.new({ state: ('retired' if @unit.retired_at) }).line(@unit.id)
+        Standing.call(line.values, @unit.yard.time_zone, @record.limits)
+      end
 
       def circuit_fields
         @unit.values.slice(:system_volt, :arrangement, :battery_count, :usual_cranking_current_ampere, :alternator_rating_ampere,

@@ -10,28 +10,36 @@ module Server
       # how many have it
       Row = Struct.new(:fitted_id, :title, :label, :words, :units, keyword_init: true)
 
-      # SQL: select distinct on (sheet_id, device_uuid, findings_digest) unit_sheet.id, title, label, words, count(*) over (partition by those)
-      #      from stop_finding <unanswered> join unit_sheet on upper_inf(during), unit on retired_at is null, sheet_version
-      #      order by those, unit.number limit 40
+      # SQL: with same as (select count(*) as units, (array_agg(unit_sheet.id order by unit.number))[1] as fitted_id, device_uuid
+      #      from stop_finding <unanswered> join unit_sheet on upper_inf(during), unit on retired_at is null
+      #      group by sheet_id, device_uuid, findings_digest)
+      #      select fitted_id, units, title, label, words from same join stop_finding, unit_sheet, sheet_version order by title, label limit 40
       #
       # @return [Array<Row>] by title of the sheet
       def rows
-        same = %i[sheet_id device_uuid findings_digest].map { |name| Sequel[:stop_finding][name] }
-        about = found.distinct(*same).order(*same, Sequel[:unit][:number]).limit(MOST).select do |o|
-          [o.unit_sheet[:id].as(:fitted_id), o.sheet_version[:title], o.stop_finding[:label], o.stop_finding[:words],
-           o.count.function.*.over(partition: same).as(:units)]
-        end
-        about.all.map { |row| Row.new(**row.slice(*Row.members), words: row[:words].to_a) }.sort_by { |row| [row.title, row.label] }
+        fitted = %i[unit_id sheet_id].to_h { |name| [name, Sequel[:unit_sheet][name]] }
+        DB.from(same.as(:same)).join(:unit_sheet, id: Sequel[:same][:fitted_id]).join(:sheet_version, id: Sequel[:unit_sheet][:version_id])
+          .join(:stop_finding, **fitted, device_uuid: Sequel[:same][:device_uuid]).order(:title, :label).limit(MOST)
+          .select(:fitted_id, :title, Sequel[:stop_finding][:label], Sequel[:stop_finding][:words], :units).all
+          .map { |row| Row.new(**row, words: row[:words].to_a) }
       end
 
       private
+
+      # One of each sheet, way to stop and findings: the sentences are looked up of that one only.
+      def same
+        found.group(*%i[sheet_id device_uuid findings_digest].map { |name| Sequel[:stop_finding][name] })
+             .select do |o|
+               first = Sequel.function(:array_agg, o.unit_sheet[:id]).order(o.unit[:number])
+               [o.count.function.*.as(:units), Sequel.pg_array_op(first)[1].as(:fitted_id), o.stop_finding[:device_uuid]]
+             end
+      end
 
       def found
         Models::StopFinding.unanswered.naked
                            .join(:unit_sheet, { unit_id: Sequel[:stop_finding][:unit_id], sheet_id: Sequel[:stop_finding][:sheet_id] })
                            .where(Sequel.function(:upper_inf, Sequel[:unit_sheet][:during]))
                            .join(:unit, id: Sequel[:stop_finding][:unit_id]).where(Sequel[:unit][:retired_at] => nil)
-                           .join(:sheet_version, id: Sequel[:unit_sheet][:version_id])
       end
     end
   end

@@ -2,9 +2,10 @@
 
 module Server
   module Queries
-    # Units by yard and number, a page at a time, by what they were narrowed to.
+    # The board: units in the order that was asked for, a page at a time, by what they were narrowed to, each with what is kept of it.
     class UnitList
       PAGE = 100
+      ORDERS = ['yard', *BoardOrder::KEYS].freeze
       STATES = %w[down held watched temporary batteries retired].freeze
       # units: of this page; after: what the next page goes on from, nil after the last; total: of all that fit; yards and classes: how many
       # units in service each has
@@ -21,33 +22,48 @@ module Server
         Result.new(units: page.first(PAGE), after: (page[PAGE - 1].id if page.size > PAGE), total: fitting.count, yards: yards, classes: classes)
       end
 
+      # @return [Array<Models::Unit>] all that fit, in their order, with what is kept of them
+      def all = rows.all
+
+      # @param unit_id [String]
+      # @return [Models::Unit, nil] its line
+      def line(unit_id) = rows.where(Sequel[:unit][:id] => unit_id).first
+
       private
 
-      # SQL: select unit.*, (select count(*) from job where unit_id = unit.id and state in ('open', 'parked')) as open_jobs,
-      #      exists (select 1 from notice where unit_id = unit.id and severity = 'holds' and ended_at is null) as held
-      #      from unit join yard on yard.id = yard_id where <filter> and (yard.name, number) > (those of the last unit shown)
-      #      order by yard.name, number limit 101; yards of those
+      # SQL: select unit.*, unit_standing.*, start_threshold.celsius, variance, <held, watched, temporary, open_jobs>, <order> as place
+      #      from unit join yard left join unit_standing left join start_threshold where <filter> and (<order>, yard.name, number) > (those of the
+      #      last unit shown) order by <order>, yard.name, number limit 101
       def rows
         unfinished = Models::Job.unfinished.where(Sequel[:job][:unit_id] => Sequel[:unit][:id]).select { count.function.* }
-        following(fitting).eager(:yard).order(Sequel[:yard][:name], :number).select_all(:unit)
-                          .select_append(unfinished.as(:open_jobs), holding.as(:held))
+        open = BoardOrder.conditions
+        following(fitting).eager(:yard).order(*order).select_all(:unit)
+                          .select_append(*KEPT.map { |name| Sequel[:unit_standing][name] }, *COLD.map { |name| Sequel[:start_threshold][name] },
+                                         unfinished.as(:open_jobs), *%i[held watched temporary].map { |kind| open.fetch(kind).as(kind) })
       end
 
-      def holding = Models::Notice.holding.where(Sequel[:notice][:unit_id] => Sequel[:unit][:id]).select(1).exists
+      KEPT = (Models::UnitStanding.columns - %i[unit_id worked_out_at]).freeze
+      COLD = %i[celsius variance tested].freeze
+      private_constant :KEPT, :COLD
+
+      def order = [*(BoardOrder.all[@filter[:order]]), Sequel[:yard][:name], Sequel[:unit][:number]]
 
       def following(units)
         return units if @filter[:after].nil?
 
-        last = Models::Unit.where(id: @filter[:after]).eager(:yard).first
+        last = kept(Models::Unit.where(Sequel[:unit][:id] => @filter[:after]).join(:yard, id: Sequel[:unit][:yard_id]))
+               .select(*order.each_with_index.map { |one, at| Sequel.as(one, :"place_#{at}") }).naked.first
         raise Refusals::InvalidInput.new('No such unit to go on from: look at the list anew', fields: { 'after' => ['is no unit'] }) if last.nil?
 
-        units.where(Sequel.lit('(yard.name, unit.number) > (?, ?)', last.yard.name, last.number))
+        units.where(Sequel.lit('(?) > (?)', Sequel.lit(Array.new(order.size, '?').join(', '), *order), last.values))
       end
 
+      def kept(units) = units.left_join(:unit_standing, unit_id: Sequel[:unit][:id]).left_join(:start_threshold, unit_id: Sequel[:unit][:id])
+
       def fitting
-        units = Models::Unit.standing(@filter[:state] == 'retired').join(:yard, id: Sequel[:unit][:yard_id])
+        units = kept(Models::Unit.standing(@filter[:state] == 'retired').join(:yard, id: Sequel[:unit][:yard_id]))
         units = units.where(Sequel[:unit][:yard_id] => @filter[:yard]) if @filter[:yard]
-        units = units.where(unit_class_id: @filter[:class]) if @filter[:class]
+        units = units.where(Sequel[:unit][:unit_class_id] => @filter[:class]) if @filter[:class]
         in_state(searched(units))
       end
 

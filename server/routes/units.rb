@@ -9,6 +9,13 @@ module Server
         json(Presenters::UnitList.call(Queries::UnitList.new(asked!(Contracts::UnitFilter)).call))
       end
 
+      get '/api/board.csv' do
+        allow!(:read)
+        attachment 'units.csv'
+        content_type 'text/csv', charset: 'utf-8'
+        Presenters::BoardCsv.call(Queries::UnitList.new(asked!(Contracts::UnitFilter)).all)
+      end
+
       post '/api/units' do
         allow!(:edit_units)
         once(201, :sheet) { Models::Unit.establish(contract!(Contracts::NewUnit)) }

@@ -22,7 +22,7 @@ module Server
         job_ids = readings.distinct.select_map(:job_id).compact
         job_ids.each { |id| self.class.job(id) }
         Queries::RoundRecord.each_of(readings) { |record| Models::Judgement.keep_changed(record) }
-        Models::Battery[battery_id]&.stands_in&.then { |unit| Models::StartThreshold.work_out(unit) }
+        Models::Battery[battery_id]&.stands_in&.foreseen
       end
     end
   end

@@ -6,13 +6,14 @@ module Server
     class WorkOutAnew < Que::Job
       # @return [void] orders it where nothing was worked out yet
       def self.if_missing
-        unkept = Models::Unit.standing(false).exclude(id: Models::StartState.select(:unit_id))
+        unkept = Models::Unit.standing(false).exclude(id: Models::UnitStanding.select(:unit_id))
         enqueue if unkept.any? || (Models::BatteryState.empty? && Models::Battery.any?)
       end
 
       # In this order: one goes by what was worked out before it.
       STEPS = { 'batteries' => ->(_) { Models::BatteryState.work_out_all },
                 'crank tests' => ->(processes) { each_unit(processes) { |ids| Models::StartState.work_out_each(ids) } },
+                'standings' => ->(processes) { each_unit(processes) { |ids| Models::UnitStanding.work_out(ids) } },
                 'cold starts' => ->(processes) { each_unit(processes) { |ids| Models::StartThreshold.work_out_each(ids) } } }.freeze
 
       # @param steps [Array<String>] of STEPS

@@ -16,6 +16,7 @@ module Server
             Disturbance.create(id: SecureRandom.uuid, job_id: id, repair_id: repair.id, what: what)
           end
           StartThreshold.work_out(Unit.with_pk!(unit_id))
+          UnitStanding.work_out([unit_id])
           self
         end
 

@@ -8,9 +8,9 @@ RSpec.describe Server::Workers::WorkOutAnew do
   # As after the migration that began to keep it, once somebody has read one unit already.
   it 'is ordered while any unit in service has nothing kept, and not after' do
     units = Array.new(2) { a_unit }
-    described_class.all(steps: ['batteries', 'crank tests'])
+    described_class.all(steps: ['batteries', 'crank tests', 'standings'])
     expect { described_class.if_missing }.not_to(change { queued })
-    models::StartState.where(unit_id: units.last.id).delete
+    models::UnitStanding.where(unit_id: units.last.id).delete
     expect { described_class.if_missing }.to change { queued }.by(1)
   end
 

@@ -16,6 +16,7 @@ import { ColdStart } from './ColdStart'
 import { Notices } from './Notices'
 import { Parts } from './Parts'
 import { Rounds } from './Rounds'
+import { StandingHead } from './StandingHead'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
@@ -69,7 +70,8 @@ function Head({ sheet }: { sheet: UnitSheet }) {
           {sheet.number} <span className="font-medium">{sheet.name}</span>
         </h1>
         <p className="text-quiet">
-          {sheet.yard}, {sheet.system}, usual cranking current {sheet.usual_cranking_current_ampere} A
+          {sheet.yard}, {sheet.system}
+          {sheet.usual_cranking_current_ampere && `, usual cranking current ${sheet.usual_cranking_current_ampere} A`}
           {sheet.alternator_rating_ampere && `, alternator ${sheet.alternator_rating_ampere} A`}
           {sheet.retired && ', retired'}
         </p>
@@ -105,6 +107,7 @@ export function UnitSheetPage() {
         return (
           <div className="flex flex-col gap-6">
             <Head sheet={sheet} />
+            <StandingHead sheet={sheet} />
             <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
               <div className="order-2 flex flex-col gap-6 desk:order-1">
                 {sheet.loops.map((loop) => (

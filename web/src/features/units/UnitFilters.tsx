@@ -1,5 +1,6 @@
 import type { UnitFilter, UnitPage } from '../../shared/api/units'
 import { Field } from '../../shared/ui/Field'
+import { ORDERS, type Order } from './board/orders'
 import { TextField } from '../../shared/ui/TextField'
 
 const STATES: Record<NonNullable<UnitFilter['state']>, string> = {
@@ -23,7 +24,7 @@ export function UnitFilters({ page, filter, onFilter }: Props) {
     <form
       role="search"
       aria-label="Narrow the list"
-      className="grid grid-cols-2 gap-4 pb-6 desk:grid-cols-4"
+      className="grid grid-cols-[repeat(auto-fit,minmax(min(10rem,100%),1fr))] gap-4 pb-6"
       onSubmit={(event) => {
         event.preventDefault()
       }}
@@ -75,6 +76,23 @@ export function UnitFilters({ page, filter, onFilter }: Props) {
           >
             <option value="">In service</option>
             {Object.entries(STATES).map(([key, label]) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Field label="Order">
+        {(wiring) => (
+          <select
+            {...wiring}
+            value={filter.order ?? 'yard'}
+            onChange={(event) => {
+              onFilter({ ...filter, order: event.target.value as Order })
+            }}
+          >
+            {Object.entries(ORDERS).map(([key, label]) => (
               <option key={key} value={key}>
                 {label}
               </option>

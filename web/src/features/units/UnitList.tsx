@@ -1,16 +1,19 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
-import { units, type UnitFilter } from '../../shared/api/units'
+import { boardFile, units, type UnitFilter } from '../../shared/api/units'
 import { PageHead } from '../../shared/page/PageHead'
 import { useTitle } from '../../shared/page/useTitle'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
+import { useWide } from '../../shared/ui/useWide'
 import { Waiting } from '../../shared/ui/Waiting'
 import { UnitFilters } from './UnitFilters'
-import { UnitRow } from './UnitRow'
+import { Board } from './board/Board'
+import { ORDERS, type Order } from './board/orders'
+import { PhoneBoard } from './board/PhoneBoard'
 
-const NAMES = ['yard', 'class', 'state', 'q'] as const
+const NAMES = ['yard', 'class', 'state', 'q', 'order'] as const
 
 const filterOf = (params: URLSearchParams): UnitFilter =>
   Object.fromEntries(NAMES.flatMap((name) => (params.get(name) ? [[name, params.get(name)]] : [])))
@@ -26,7 +29,7 @@ function NewUnitLink() {
   )
 }
 
-/** Units by yard, narrowed to what is looked for. The address says to what, so that it can be kept and sent. */
+/** The board, narrowed to what is looked for. The address says to what and in which order, so that it can be kept and sent. */
 export function UnitList() {
   useTitle('Units')
   const may = useMay()
@@ -36,10 +39,18 @@ export function UnitList() {
   const { data, error, hasNextPage, isFetchingNextPage, fetchNextPage } = asked
   const first = data?.pages[0]
   const rows = data?.pages.flatMap((page) => page.units) ?? []
-  const yards = [...new Set(rows.map((unit) => unit.yard))]
-  const narrowed = NAMES.some((name) => filter[name])
+  const order: Order = filter.order ?? 'yard'
+  const wide = useWide()
+  const narrowed = NAMES.some((name) => name !== 'order' && filter[name])
   const narrow = (next: UnitFilter) => {
-    setParams(Object.fromEntries(NAMES.flatMap((name) => (next[name] ? [[name, next[name]]] : []))), { replace: true })
+    setParams(
+      Object.fromEntries(
+        NAMES.flatMap((name) =>
+          next[name] && !(name === 'order' && next[name] === 'yard') ? [[name, next[name]]] : [],
+        ),
+      ),
+      { replace: true },
+    )
   }
   return (
     <div>
@@ -47,11 +58,17 @@ export function UnitList() {
         title="Units"
         words={
           <span role="status">
-            {first && `${first.count} ${filter.state === 'retired' ? 'retired' : 'in service'}, by yard.`}
+            {first &&
+              `${first.count} ${filter.state === 'retired' ? 'retired' : 'in service'}. ${ORDERS[order]}${order === 'yard' ? '' : ' first'}.`}
           </span>
         }
       >
-        {may('edit_units') && <NewUnitLink />}
+        <div className="flex flex-wrap items-center gap-x-6">
+          <a href={boardFile(filter)} download className="inline-flex min-h-12 items-center print:hidden">
+            This list as CSV
+          </a>
+          {may('edit_units') && <NewUnitLink />}
+        </div>
       </PageHead>
       {!first && !error && <Waiting what="the units" />}
       <ErrorNote error={error} />
@@ -63,20 +80,18 @@ export function UnitList() {
             : 'No unit yet. “New unit” enters the first: its number, its batteries, its usual cranking current.'}
         </p>
       )}
-      <div className="gap-x-12 desk:columns-2">
-        {yards.map((yard) => (
-          <section key={yard} aria-label={yard} className="pb-8">
-            <h2 className="rule-below pb-1 text-lead">{yard}</h2>
-            <ul>
-              {rows
-                .filter((unit) => unit.yard === yard)
-                .map((unit) => (
-                  <UnitRow key={unit.id} unit={unit} />
-                ))}
-            </ul>
-          </section>
+      {rows.length > 0 &&
+        (wide ? (
+          <Board
+            rows={rows}
+            order={order}
+            onOrder={(next) => {
+              narrow({ ...filter, order: next })
+            }}
+          />
+        ) : (
+          <PhoneBoard rows={rows} byYard={order === 'yard'} />
         ))}
-      </div>
       {hasNextPage && (
         <Button className="mt-4" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
           Show the next hundred

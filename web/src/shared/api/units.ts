@@ -23,6 +23,9 @@ export const units = (filter: UnitFilter) =>
     placeholderData: keepPreviousData,
   })
 
+/** All that is narrowed to, in its order, as a file. */
+export const boardFile = (filter: UnitFilter) => `/api/board.csv?${new URLSearchParams(filter).toString()}`
+
 /** The yards and classes of the fleet, with how many units each has. */
 export const fleet = () =>
   queryOptions({

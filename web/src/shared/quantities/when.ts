@@ -50,3 +50,13 @@ export const spokenDate = (isoDate: string): string => spokenDay(isoDate, 'UTC')
 
 /** The reader's own today. */
 export const spokenToday = (): string => spokenDay(new Date().toISOString(), HERE)
+
+const yearOf = new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: 'UTC' })
+const shortDay = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+const shortMonth = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
+
+/** "3 Nov" this year, "Nov 2025" before: for columns. */
+export function shortDate(isoDate: string, now = new Date()): string {
+  const day = new Date(isoDate)
+  return yearOf.format(day) === yearOf.format(now) ? shortDay.format(day) : shortMonth.format(day)
+}

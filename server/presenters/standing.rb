@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Server
+  module Presenters
+    # What a unit is like, as its line of the board says it: figures to be drawn to one scale, when they were read, and what was never read.
+    module Standing
+      CORE = Wattomneum
+
+      # @param row [Hash] columns of unit, unit_standing and start_threshold, and what is open
+      # @param zone [String] time zone of its yard
+      # @param limits [CORE::Limits::Table]
+      # @return [Hash]
+      def self.call(row, zone, limits)
+        day = ->(time) { time && Models::Yard.day_of(time, zone).iso8601 }
+        { batteries: batteries(row, day, limits), charging: charging(row, day), path: path(row, day), cold: cold(row), grounds: grounds(row, day),
+          faults: { count: row[:faults] || 0, again: row[:again] },
+          open: { jobs: row[:open_jobs] || 0, **%i[held watched temporary].to_h { |kind| [kind, row[kind] || false] } } }
+      end
+
+      def self.batteries(row, day, limits)
+        return if row[:battery_percent].nil?
+
+        { percent: row[:battery_percent].round, verdict: row[:battery_verdict], on: day.call(row[:battery_at]),
+          yearly_percent: row[:battery_yearly_percent]&.round, untested: row[:batteries_untested],
+          least_percent: limits.fetch('battery.health_least').value.round }
+      end
+
+      def self.charging(row, day)
+        return if row[:charging_volt].nil?
+
+        { volt: row[:charging_volt].round(2), low_volt: row[:charging_low_volt], high_volt: row[:charging_high_volt],
+          blocks: row[:system_volt] / 12.0, verdict: row[:charging_verdict], on: day.call(row[:charging_at]),
+          yearly_volt: row[:charging_yearly_volt]&.round(2) }
+      end
+
+      def self.path(row, day)
+        return if row[:path_at].nil?
+
+        { feed_milliohm: row[:feed_milliohm]&.round(2), return_milliohm: row[:return_milliohm]&.round(2), verdict: row[:path_verdict],
+          on: day.call(row[:path_at]) }
+      end
+
+      # Even odds, and how far off they may be.
+      def self.cold(row)
+        return if row[:celsius].nil?
+
+        { celsius: row[:celsius].round, spread_celsius: Math.sqrt(row[:variance]).round, tested: row[:tested] }
+      end
+
+      def self.grounds(row, day)
+        return if row[:ground_at].nil?
+
+        { milliohm: row[:ground_milliohm].round(2), on: day.call(row[:ground_at]), due_on: row[:ground_due_on].iso8601,
+          due: row[:ground_due_on] <= Date.today }
+      end
+      private_class_method :batteries, :charging, :path, :cold, :grounds
+    end
+  end
+end

@@ -40,11 +40,14 @@ module Server
           on: day.call(row[:path_at]) }
       end
 
-      # Even odds, and how far off they may be.
+      # Even odds before a usual night at zero, after a day's run, and how far off they may be.
       def self.cold(row)
         return if row[:celsius].nil?
 
-        { celsius: row[:celsius].round, spread_celsius: Math.sqrt(row[:variance]).round, tested: row[:tested] }
+        stored = CORE::ColdStart::Evening::Stored.new(**row.slice(*CORE::ColdStart::Evening::Stored.members))
+        evening = CORE::ColdStart::Evening.of(stored, capacity_ampere_hour: row[:capacity_ampere_hour], low_celsius: 0.0, day_before_celsius: nil,
+                                                      **(row[:asleep_ampere] ? { awake_ampere: row[:asleep_ampere] } : {}))
+        { celsius: evening.celsius.round, spread_celsius: evening.spread.round, tested: row[:tested] }
       end
 
       def self.grounds(row, day)

@@ -43,7 +43,7 @@ module Server
       end
 
       KEPT = (Models::UnitStanding.columns - %i[unit_id worked_out_at]).freeze
-      COLD = %i[celsius variance tested].freeze
+      COLD = [*Wattomneum::ColdStart::Evening::Stored.members, :capacity_ampere_hour, :asleep_ampere, :tested].freeze
       private_constant :KEPT, :COLD
 
       def order = [*(BoardOrder.all[@filter[:order]]), Sequel[:yard][:name], Sequel[:unit][:number]]

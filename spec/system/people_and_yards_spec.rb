@@ -76,6 +76,9 @@ RSpec.describe 'People and yards' do
     before = page.evaluate_script('document.documentElement.dataset.theme')
     click_button 'Yard or cab light'
     expect(page).to have_no_css("html[data-theme=#{before}]")
+    click_button 'Close'
+    click_button 'More'
+    expect(page).to have_link('Shelf').and have_button('Keys')
     click_link 'House rules'
     expect(page).to have_css('h1', text: 'House rules')
     click_button 'You'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useWatch } from 'react-hook-form'
+import { useController } from 'react-hook-form'
 import { Button } from '../../shared/ui/Button'
 import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
@@ -28,7 +28,7 @@ export function YardForm({
     onWaiting: onDone,
   })
   const { form, errors } = save
-  const zone = useWatch({ control: form.control, name: 'time_zone' })
+  const { field: zone } = useController({ control: form.control, name: 'time_zone' })
   const submit = form.handleSubmit((fields) =>
     save.write(() => (yard ? changeYard(yard.id, fields) : addYard(fields)), fields),
   )
@@ -42,10 +42,8 @@ export function YardForm({
         help="Type a town: London"
         error={errors.time_zone?.message}
         choices={timeZones.map((one) => ({ label: one }))}
-        text={zone}
-        onText={(text) => {
-          form.setValue('time_zone', text, { shouldDirty: true })
-        }}
+        text={zone.value}
+        onText={zone.onChange}
       />
       <ErrorNote error={save.error} />
       <Button type="submit" look="main" disabled={save.isPending}>

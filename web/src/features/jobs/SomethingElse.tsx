@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useWatch, type UseFormReturn } from 'react-hook-form'
+import { useController, useWatch, type UseFormReturn } from 'react-hook-form'
 import { complaints } from '../../shared/api/units'
 import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
@@ -26,7 +26,9 @@ export function SomethingElse({
   error: { fields: Record<string, string[]> } | null
 }) {
   const { data, error: unread } = useQuery(complaints(unitId, true))
-  const [typed, how, situation] = useWatch({ control: form.control, name: ['thing', 'how', 'situation'] })
+  const { field: thing } = useController({ control: form.control, name: 'thing' })
+  const [how, situation] = useWatch({ control: form.control, name: ['how', 'situation'] })
+  const typed = thing.value
   if (unread) return <ErrorNote error={unread} />
   if (!data) return <Waiting what="what this unit has" />
   // When it should work, or, where it stays on, when it should be off.
@@ -52,9 +54,7 @@ export function SomethingElse({
         error={error?.fields['symptom.part']?.[0]}
         choices={things.map((one) => ({ label: named(one) }))}
         text={typed}
-        onText={(text) => {
-          form.setValue('thing', text, { shouldDirty: true })
-        }}
+        onText={thing.onChange}
       />
       {chosen && (
         <Field

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { useController } from 'react-hook-form'
 import { catalogue } from '../../shared/api/catalogue'
 import type { Catalogue, UnitSheet } from '../../shared/api/types'
 import { fleet, type UnitPage as Fleet } from '../../shared/api/units'
@@ -88,6 +89,8 @@ function Fields({ existing, onSaved, onWaiting, lists, known }: Entering & { lis
     ...(onWaiting && { onWaiting }),
   })
   const { form, errors } = saving
+  const { field: make } = useController({ control: form.control, name: 'make' })
+  const { field: model } = useController({ control: form.control, name: 'model' })
   const submit = form.handleSubmit((values) =>
     saving.write(
       (id, base) => (existing ? changeUnit(existing.id, toInput(values), base ?? 0) : enterUnit(id, toInput(values))),
@@ -110,25 +113,21 @@ function Fields({ existing, onSaved, onWaiting, lists, known }: Entering & { lis
         error={errors.make?.message}
         help="Sister units share make and model: sheets, usual figures"
         choices={[...new Set(known.classes.map((one) => one.make))].map((label) => ({ label }))}
-        text={form.watch('make')}
-        onText={(text) => {
-          form.setValue('make', text, { shouldDirty: true })
-        }}
+        text={make.value}
+        onText={make.onChange}
       />
       <Combobox
         label="Model"
         free
         error={errors.model?.message}
-        choices={modelsOf(known, form.watch('make'))}
-        text={form.watch('model')}
-        onText={(text) => {
-          form.setValue('model', text, { shouldDirty: true })
-        }}
+        choices={modelsOf(known, make.value)}
+        text={model.value}
+        onText={model.onChange}
       />
       {!existing && (
         <AsSisters
-          make={form.watch('make')}
-          model={form.watch('model')}
+          make={make.value}
+          model={model.value}
           onTake={(facts) => {
             form.reset({ ...form.getValues(), ...asSisters(facts) }, { keepDefaultValues: true, keepDirty: true })
           }}

@@ -75,23 +75,25 @@ export function Combobox({ label, help, error, placeholder, choices, text, onTex
           >
             <span aria-hidden>{box.isOpen ? '▴' : '▾'}</span>
           </button>
-          <ul
-            {...box.getMenuProps({ 'aria-label': label })}
-            className={`absolute inset-x-0 top-full z-10 max-h-72 overflow-y-auto bg-ground ${box.isOpen ? 'border border-quiet' : ''}`}
+          {/* Over the page, not in it: what is pressed next stays where it is when the list closes. */}
+          <div
+            className={`absolute inset-x-0 top-full z-10 max-h-72 overflow-y-auto bg-ground ${box.isOpen && (items.length > 0 || !free) ? 'border border-quiet' : ''}`}
           >
-            {box.isOpen &&
-              items.map((one, index) => (
-                <li
-                  key={one.label}
-                  {...box.getItemProps({ item: one, index })}
-                  className={`flex min-h-12 cursor-pointer flex-wrap items-center gap-x-3 px-3 dense:min-h-9 ${index === box.highlightedIndex ? 'bg-hair/60' : ''}`}
-                >
-                  <span>{one.label}</span>
-                  {one.detail && <span className="text-quiet">{one.detail}</span>}
-                </li>
-              ))}
-          </ul>
-          {box.isOpen && <Rest found={found.length} free={free} />}
+            <ul {...box.getMenuProps({ 'aria-label': label })}>
+              {box.isOpen &&
+                items.map((one, index) => (
+                  <li
+                    key={one.label}
+                    {...box.getItemProps({ item: one, index })}
+                    className={`flex min-h-12 cursor-pointer flex-wrap items-center gap-x-3 px-3 dense:min-h-9 ${index === box.highlightedIndex ? 'bg-hair/60' : ''}`}
+                  >
+                    <span>{one.label}</span>
+                    {one.detail && <span className="text-quiet">{one.detail}</span>}
+                  </li>
+                ))}
+            </ul>
+            {box.isOpen && <Rest found={found.length} free={free} />}
+          </div>
         </div>
       )}
     </Field>
@@ -102,13 +104,13 @@ export function Combobox({ label, help, error, placeholder, choices, text, onTex
 function Rest({ found, free }: { found: number; free: boolean }) {
   if (found > MOST_SHOWN)
     return (
-      <p role="status" className="text-quiet">
+      <p role="status" className="px-3 py-2 text-quiet">
         {found - MOST_SHOWN} more: type a part of the name.
       </p>
     )
   if (found > 0 || free) return null
   return (
-    <p role="status" className="text-quiet">
+    <p role="status" className="px-3 py-2 text-quiet">
       Nothing here by that name.
     </p>
   )

@@ -29,7 +29,7 @@ module FrontEndModules
       'features/circuits/answers/said' => '{ keyOf, parted, listed, anythingBad }', 'features/circuits/drawn/marked' => '* as marked',
       'features/circuits/spoken' => '{ spokenVolt, spokenAmpere, spokenItem }', 'features/circuits/tables/lookUp' => '{ lookUp }',
       'features/job-bench/path' => '* as path', 'features/jobs/intake' => '* as intake', 'features/units/unitFields' => '* as unitFields',
-      'shared/api/askOnce' => '{ askOnce }', 'shared/battery/outlook' => '{ outlookWords }',
+      'shared/api/askOnce' => '{ askOnce }', 'shared/board/facts' => '* as board', 'shared/ui/choices' => '* as choices', 'shared/battery/outlook' => '{ outlookWords }',
       'shared/drafts/textOf' => '{ textOf }', 'shared/drawing/travel' => '{ Travel }', 'shared/loop/layout' => '{ layOut }',
       'shared/pad/answered' => '{ answered }', 'shared/pad/pad' => '* as pad', 'shared/quantities/glued' => '{ glued }',
       'shared/quantities/minutesFrom' => '{ minutesFrom }', 'shared/quantities/numberFrom' => '{ numberFrom }',

@@ -7,7 +7,8 @@ module Server
     # The board as a table that any program opens: base units, days as ISO dates, nothing where nothing was read.
     module BoardCsv
       FACTS = { 'batteries_percent' => %i[batteries percent], 'batteries_percent_a_year' => %i[batteries yearly_percent],
-                'batteries_tested_on' => %i[batteries on], 'batteries_not_tested' => %i[batteries untested], 'charging_V_at_25_degC' => %i[charging volt],
+                'batteries_tested_on' => %i[batteries on], 'batteries_not_tested' => %i[batteries untested],
+                'charging_V_at_25_degC' => %i[charging volt],
                 'charging_V_a_year' => %i[charging yearly_volt], 'charging_read_on' => %i[charging on],
                 'feed_milliohm' => %i[path feed_milliohm], 'return_milliohm' => %i[path return_milliohm], 'start_path_read_on' => %i[path on],
                 'starts_down_to_degC' => %i[cold celsius], 'give_or_take_degC' => %i[cold spread_celsius],

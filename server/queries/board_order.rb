@@ -22,7 +22,8 @@ module Server
 
       # @return [Hash{String => Sequel::SQL::Expression}] by KEYS, over units with what is kept of them joined
       def all
-        { 'consequence' => Sequel.expr(0.0) - consequence, 'batteries' => or_never(:batteries, standing(:battery_percent)), 'charging' => or_never(:charging, Sequel.expr(0.0) - off_band),
+        { 'consequence' => Sequel.expr(0.0) - consequence, 'batteries' => or_never(:batteries, standing(:battery_percent)),
+          'charging' => or_never(:charging, Sequel.expr(0.0) - off_band),
           'path' => or_never(:path, Sequel.expr(0.0) - zero(:feed_milliohm) - zero(:return_milliohm), read: standing(:path_at)),
           'cold' => or_never(:cold, Sequel.expr(0.0) - Sequel[COLD][:celsius]), 'faults' => or_never(:faults, Sequel.expr(0.0) - standing(:faults)),
           'grounds' => Sequel.function(:coalesce, Sequel.cast(Sequel.extract(:epoch, Sequel.cast(standing(:ground_due_on), Time)), Float),
@@ -46,7 +47,7 @@ module Server
       def consequence
         marks = VERDICTS.map { |column| Sequel.case(WEIGHTS, Sequel.case({ { standing(column) => nil } => NOT_READ }, 0), standing(column)) }
         open = OPEN.map { |kind, weight| Sequel.case({ conditions.fetch(kind) => weight }, 0) }
-        (marks + open).reduce(:+) * Sequel.case(MATTERS, 1.0, Sequel[:unit][:matters])
+        Sequel.+(*marks, *open) * Sequel.case(MATTERS, 1.0, Sequel[:unit][:matters])
       end
 
       # Something open of each kind, as it stands now.

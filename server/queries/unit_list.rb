@@ -46,7 +46,7 @@ module Server
       COLD = [*Wattomneum::ColdStart::Evening::Stored.members, :capacity_ampere_hour, :asleep_ampere, :tested].freeze
       private_constant :KEPT, :COLD
 
-      def order = [*(BoardOrder.all[@filter[:order]]), Sequel[:yard][:name], Sequel[:unit][:number]]
+      def order = [*BoardOrder.all[@filter[:order]], Sequel[:yard][:name], Sequel[:unit][:number]]
 
       def following(units)
         return units if @filter[:after].nil?

@@ -6,7 +6,14 @@ module Server
     TABLE = YAML.safe_load_file(File.join(__dir__, 'field_labels.yml')).freeze
     UNITS = { 'ampere_hour' => 'Ah', 'ampere' => 'A', 'volt' => 'V', 'ohm' => 'Ω', 'celsius' => '°C', 'mm2' => 'mm²', 'm' => 'm', 'minutes' => 'min',
               'seconds' => 's' }.freeze
-    private_constant :TABLE, :UNITS
+    # A sentence that goes on from the name of its field; any other stands behind a colon.
+    GOES_ON = /\A(is|are|must|lies|needs|takes|belongs|has|names|may|does|can)\b/
+    private_constant :TABLE, :UNITS, :GOES_ON
+
+    # @param field [String]
+    # @param sentence [String] "is no number: write digits"
+    # @return [String] both as one
+    def self.said(field, sentence) = of(field) + (sentence.match?(GOES_ON) ? ' ' : ': ') + sentence
 
     # @param field [String] "usual_cranking_current_ampere"
     # @return [String] "Usual cranking current, A"

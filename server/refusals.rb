@@ -57,14 +57,12 @@ module Server
     class InvalidInput < Refusal
       # More than these are not said at once.
       MOST_SAID = 3
-      # A sentence that goes on from the name of its field; any other stands behind a colon.
-      GOES_ON = /\A(is|are|must|lies|needs|takes|belongs|has|names|may|does|can)\b/
-      private_constant :MOST_SAID, :GOES_ON
+      private_constant :MOST_SAID
 
       # @param fields [Hash{String => Array<String>}] what is wrong with each, as the rest of a sentence: "is no number: write digits"
       # @return [InvalidInput] that names the fields as the screens do
       def self.of(fields)
-        said = fields.first(MOST_SAID).map { |field, (sentence)| FieldLabels.of(field) + (sentence.match?(GOES_ON) ? ' ' : ': ') + sentence }
+        said = fields.first(MOST_SAID).map { |field, (sentence)| FieldLabels.said(field, sentence) }
         more = fields.size - said.size
         new([*said, *("#{more} more below" if more.positive?)].join('. '), fields: fields)
       end

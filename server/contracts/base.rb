@@ -59,7 +59,7 @@ module Server
     def self.sentences(errors)
       return errors if errors.is_a?(Array)
 
-      errors.flat_map { |key, inner| sentences(inner).map { |text| "#{key}: #{text}" } }
+      errors.flat_map { |key, inner| sentences(inner).map { |text| key.is_a?(Integer) ? text : FieldLabels.said(key.to_s, text) } }
     end
   end
 end

@@ -32,7 +32,7 @@ module Server
         value.grep(::Hash).flat_map { |one| named(members, one) }.uniq
       end
 
-      def self.named(members, value) = self.in(members, value).flat_map { |name, sentences| sentences.map { |text| "#{name}: #{text}" } }
+      def self.named(members, value) = self.in(members, value).flat_map { |name, sentences| sentences.map { |text| "\"#{name}\" #{text}" } }
       private_class_method :inside, :in_each, :named
     end
   end

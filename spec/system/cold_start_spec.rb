@@ -24,6 +24,7 @@ RSpec.describe 'Cold starts' do
     field = find_field('Ridge Camp')
     field.send_keys([:control, 'a'], '-24', :enter)
     expect(page).to have_content('typed')
+    click_button 'more of these'
     expect(page).to have_link(unit.number)
     expect(Server::Models::Night.where(source: 'typed').select_map(:low_celsius)).to eq([-24.0])
     click_link unit.number, match: :first

@@ -81,7 +81,7 @@ RSpec.describe Server::Routes::Assets do
 
   { 'a place it has not' => [{ place: 'wheel', asset: { id: SecureRandom.uuid, tag: 'X' } }, /no such place/],
     'a rating of no such thing' => [{ place: 'alternator', asset: { id: SecureRandom.uuid, tag: 'X', rating: 5000 } }, /10 to 600 A/],
-    'neither one of the shelf nor a new one' => [{ place: 'starter' }, /asset/],
+    'neither one of the shelf nor a new one' => [{ place: 'starter' }, /Part/],
     'one that is not on record' => [{ place: 'starter', asset_id: SecureRandom.uuid }, /not on record/] }.each do |name, (body, message)|
     it "refuses #{name}" do
       write(:post, "/api/units/#{unit.id}/parts", body)

@@ -5,11 +5,11 @@ import { FACTS, type Fact } from '../../shared/board/facts'
 
 /** Where a fact's readings and its trend are, and what fills it where there is none. */
 const WAYS: Record<Fact['key'], { to: (id: string) => string; fill: string }> = {
-  batteries: { to: () => '#batteries', fill: 'Battery round' },
-  charging: { to: (id) => `/units/${id}/rounds/charge`, fill: 'Charging session' },
-  path: { to: (id) => `/units/${id}/rounds/start`, fill: 'Start round' },
-  cold: { to: () => '#cold-start', fill: 'Start round' },
-  grounds: { to: (id) => `/units/${id}/grounds`, fill: 'Ground round' },
+  batteries: { to: () => '#batteries', fill: 'Do the battery round' },
+  charging: { to: (id) => `/units/${id}/rounds/charge`, fill: 'Do the charging session' },
+  path: { to: (id) => `/units/${id}/rounds/start`, fill: 'Do the start round' },
+  cold: { to: () => '#cold-start', fill: 'Do the start round' },
+  grounds: { to: (id) => `/units/${id}/grounds`, fill: 'Do the ground round' },
   faults: { to: () => '#timeline', fill: '' },
 }
 

@@ -165,6 +165,9 @@ def sums_ms(units)
 end
 
 states = milliseconds { Server::Models::StartState.work_out_each(Server::Models::Unit.standing(false).select_map(:id)) }
+standings = milliseconds { Server::Models::UnitStanding.work_out(Server::Models::Unit.standing(false).select_map(:id)) }
+puts format('the board of all units worked out anew: %<took>.1f s', took: standings / 1000)
+Sequel.connect(ENV.fetch('OWNER_URL')) { |owner| owner.run('analyze unit_standing') }
 rebuild_s = `bin/work-out-anew --cold-starts`[/in ([\d.]+) s/, 1].to_f
 sums_s = sums_ms(500) * Server::Models::Unit.count / 500_000
 puts format('crank tests of all units %<states>.0f s; their thresholds %<rebuild>.1f s on %<cores>d cores, the sums alone %<sums>.1f s on one',

@@ -50,6 +50,7 @@ module Demo
         Workshop.new(@plan, by: people.fetch('electrician'), now: @now).write
         Engines.new(@plan, people: people, now: @now).write
         Shelf.new(@plan.fetch('spares'), moves: @plan.fetch('moves'), by: people.fetch('electrician'), now: @now).write
+        MODELS::UnitStanding.work_out(MODELS::Unit.select_map(:id))
       end
       self
     end

@@ -6,7 +6,8 @@ module Server
     # changes it, so that nothing is worked out when somebody looks.
     class UnitStanding < Sequel::Model(:unit_standing)
       unrestrict_primary_key
-      AT_ONCE = 250
+      # Units that whoever writes to one of them may wait for, less than a second.
+      AT_ONCE = 50
       private_constant :AT_ONCE
 
       class << self

@@ -75,4 +75,12 @@ RSpec.describe 'The demo fleet' do
     expect(fitted.map { |one| [one.unit.system_volt, one.version.system_volt].uniq.size }.uniq).to eq([1])
     expect(fitted.map(&:unit_id).uniq.size).to be >= 10
   end
+
+  it 'has its board as it would be worked out anew' do
+    rows = -> { Server::Models::UnitStanding.order(:unit_id).map { |row| row.values.except(:worked_out_at) } }
+    laid = rows.call
+    Server::Models::UnitStanding.work_out(Server::Models::Unit.select_map(:id))
+    expect(laid.count { |row| row[:battery_percent] }).to be > 50
+    expect(rows.call).to eq(laid)
+  end
 end

@@ -30,6 +30,11 @@ RSpec.describe 'A line of the board' do
               ['0.40 mΩ', 'due since 2 Jul'], ['3', 'again: Fuel pump relay']])
   end
 
+  it 'draws no ohms where nobody knows what flowed' do
+    still = { **nothing, path: { feed_milliohm: nil, return_milliohm: nil, verdict: 'act', on: '2026-12-01' } }
+    expect(words(still)[2]).to eq(['current not known', '1 Dec'])
+  end
+
   it 'puts the two worst marks into the line of a phone, and says what is open' do
     expect(ruled('return web.board.worstOf(given[0]).map(({ fact }) => fact.key)', read)).to eq(%w[batteries path])
     expect(ruled('return web.board.openWords(given[0])', read)).to eq(['held', '2 open jobs', 'temporary repair'])

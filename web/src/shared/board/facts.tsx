@@ -73,7 +73,7 @@ export const FACTS: readonly Fact[] = [
       const words = ways.map((way) => (way === null ? '?' : way.toFixed(1))).join(' + ')
       return {
         verdict: found.verdict,
-        figure: known.length === 0 ? 'no current' : `${words} mΩ`,
+        figure: known.length === 0 ? 'current not known' : `${words} mΩ`,
         note: shortDate(found.on),
         picture: known.length > 0 && (
           <Scale ends={MILLIOHM_ENDS} value={known.reduce((sum, way) => sum + way, 0)} tone={toneOf(found.verdict)} />

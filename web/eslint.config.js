@@ -4,6 +4,17 @@ import jsxA11y from 'eslint-plugin-jsx-a11y'
 import boundaries from 'eslint-plugin-boundaries'
 import prettier from 'eslint-config-prettier'
 
+// What takes a compiler or every declaration of every package to know is asked of all files by the long part, not every day.
+const whole = process.env.LINT === 'whole'
+const slow = {
+  '@typescript-eslint/no-deprecated': 'off',
+  ...Object.fromEntries(
+    Object.keys(reactHooks.configs.flat.recommended.rules)
+      .filter((rule) => !['react-hooks/rules-of-hooks', 'react-hooks/exhaustive-deps'].includes(rule))
+      .map((rule) => [rule, 'off']),
+  ),
+}
+
 const to = (type, captured) => ({ to: { element: captured ? { type, captured } : { type } } })
 
 export default tseslint.config(
@@ -28,6 +39,7 @@ export default tseslint.config(
       ],
     },
     rules: {
+      ...(whole ? {} : slow),
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       'boundaries/dependencies': [

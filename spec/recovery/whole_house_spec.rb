@@ -63,7 +63,7 @@ RSpec.describe 'The whole house' do
       lead = house.caller
       expect(lead.sign_in('first@spec.example', 'wet gloves at dawn').code).to eq('200')
       served = [house.web_master, *house.web_workers, house.queue_worker]
-      expect([house.stop.exitstatus, answers?(house), served.select { |pid| house.running?(pid) }]).to eq([0, false, []])
+      expect([house.stop.exitstatus, answers?(house), served.select { |pid| house.running?(pid) }]).to eq([0, false, []]), -> { house.words }
       expect(File.exist?(File.join(house.state, 'pg/postmaster.pid'))).to be(false)
     end
   end

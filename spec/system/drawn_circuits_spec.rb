@@ -11,8 +11,31 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
   def open_drawing(key, question = '')
     version = Server::Models::SheetVersion.newest_of(key)
     visit "/circuits/#{version.id}#{question}"
+    click_button 'Whole'
     expect(page).to have_css('svg[role=application] [data-wire]')
     version
+  end
+
+  def drawn(javascript) = page.evaluate_script("(([drawing]) => #{javascript})(document.querySelectorAll('svg[role=application]'))")
+
+  # Large enough to be read, and in nobody's way until it is tapped; over all of the screen where somebody asks for it.
+  def read_on_its_own_terms
+    expect(page).to have_css('svg[role=application] [data-part]')
+    expect(drawn(<<~JS)).to be >= 12
+      Math.min(...[...drawing.querySelectorAll('text')].map((one) => parseFloat(getComputedStyle(one).fontSize) * Math.hypot(one.getScreenCTM().a, one.getScreenCTM().b)))
+    JS
+    expect(drawn('getComputedStyle(drawing).touchAction')).to eq('pan-y')
+    click_button 'Whole screen'
+    expect(page).to have_button('Back to the page')
+    expect(drawn('[drawing.clientWidth - innerWidth, drawing.clientHeight - innerHeight]')).to eq([0, 0])
+    send_keys(:escape)
+    expect(page).to have_button('Whole screen')
+  end
+
+  def over_the_whole_width
+    click_button 'Drawing over the whole width'
+    expect(drawn('drawing.clientWidth > 0.8 * innerWidth')).to be(true)
+    click_button 'Drawing beside the answers'
   end
 
   # How a stop was seen is kept, and a lead answers what will not stop it.
@@ -42,10 +65,17 @@ RSpec.describe 'Circuits as a drawing', :only_looks do
   { 'a laptop' => { long: true }, 'a phone' => { phone: true, only_looks: false } }.each do |screen, how|
     it "lights the net of a tapped wire, greys out what falls dead, shows what wires are at and what stays live, on #{screen}", **how do
       open_drawing('fuel_pump')
+      page.refresh
+      read_on_its_own_terms
+      over_the_whole_width unless how[:phone]
+      click_button 'Whole'
       find('[data-wire="7"] path', match: :first, visible: :all).click
       expect(page).to have_css('h2', text: 'Wire 7')
+      expect(drawn('getComputedStyle(drawing).touchAction')).to eq('none')
       expect(page).to have_css('[data-wire="7"][data-shade=lit]')
       expect(shades).to eq(%w[dim lit])
+      find('h1').click
+      click_button 'Whole'
       find('[data-part=K11] rect, [data-part=K11] path', match: :first).click
       click_button 'Open this: what falls dead with it?'
       expect(page).to have_css('[data-part=K11][data-mark=open]').and have_css('[data-part=M2][data-mark=dead]')

@@ -7,7 +7,7 @@ RSpec.describe 'The sheet editor' do
 
   # Written when the row is left.
   def type(row, label, text)
-    within("[data-row='#{row}']") { find_field("#{label} of #{row}").set(text) }
+    within("[data-row='#{row}']") { find_field("#{label} of #{row}").set(text, clear: :backspace) }
     find('h1').click
   end
 

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef } from 'react'
 import { useParams } from 'react-router'
+import { Beside } from '../../shared/drawing/Beside'
 import { Segments } from '../../shared/ui/Segments'
 import { useWide } from '../../shared/ui/useWide'
 import { library, unitCircuits, sheet as sheetQuery, type SheetTable } from '../../shared/api/circuits'
@@ -78,19 +79,21 @@ export function SheetPage() {
               </div>
             </SheetHead>
             <Alarms sheet={sheet} state={state} />
-            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] desk:gap-8">
-              <div ref={answer} className={`min-w-0 scroll-mt-4 desk:order-2 ${drawn ? 'order-2' : ''}`}>
-                <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto desk:pr-3">
-                  <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
-                </div>
-              </div>
-              <div className="min-w-0">
+            <Beside
+              drawn={drawn}
+              drawing={
                 <ReadSheet
                   {...{ sheet, place, state, go, sheetOf, toAnswer }}
                   fitted={sheet.joined.length > 0 ? (fitted?.sheets ?? []) : []}
                 />
+              }
+            >
+              <div ref={answer} className={`min-w-0 scroll-mt-4 ${drawn ? '' : 'max-desk:order-first'}`}>
+                <div className="desk:sticky desk:top-4 desk:max-h-[calc(100dvh-2rem)] desk:overflow-y-auto desk:pr-3">
+                  <Answer sheet={sheet} place={place} state={state} go={go} sheetOf={sheetOf} />
+                </div>
               </div>
-            </div>
+            </Beside>
             <Files sheet={sheet} />
           </div>
         )

@@ -95,8 +95,7 @@ function Bench({ job }: { job: JobBench }) {
   )
   const circuit = (
     <Panel of="circuit" tab={tab}>
-      {loop && <LoopDrawing loop={loop} />}
-      {path}
+      {path ?? (loop && <LoopDrawing loop={loop} />)}
       <p className="flex flex-wrap gap-x-6">
         <Link to={`/jobs/${job.id}/drawing`} className="min-h-12 py-3">
           On the drawing

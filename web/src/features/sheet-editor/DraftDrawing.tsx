@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useId, useRef } from 'react'
 import { Waiting } from '../../shared/ui/Waiting'
 import { draftDrawing, type Picture } from '../../shared/api/drawing'
+import { beginning } from '../../shared/drawing/beginning'
 import type { Looks } from '../../shared/drawing/looks'
 import { Sheet } from '../../shared/drawing/Sheet'
 import { Viewport, type View } from '../../shared/drawing/Viewport'
@@ -36,6 +37,7 @@ export function DraftDrawing({ draft }: { draft: Draft }) {
       <Viewport
         width={picture.width}
         height={picture.height}
+        begin={beginning(picture)}
         label={`Drawing of ${draft.head.title}`}
         describedBy={help}
         view={view}

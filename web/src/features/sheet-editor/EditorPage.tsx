@@ -12,6 +12,7 @@ import { DraftWork } from './DraftWork'
 import { Head } from './Head'
 import { Publish } from './Publish'
 import { Rows } from './Rows'
+import { SuggestedContext, useSuggestions } from './suggested'
 
 const FIRST: DraftView = { component_page: 0, wire_page: 0 }
 
@@ -27,6 +28,7 @@ export function EditorPage() {
   const wide = useWide()
   const may = useMay()('edit_circuits')
   useTitle(asked.data ? `${asked.data.head.title}, draft` : '')
+  const suggested = useSuggestions(asked.data)
   // What is answered shows the first page; of a longer draft the page that is looked at is asked for anew.
   const onSaved = (reply: Draft) => {
     if (reply.pages.component.of === 1 && reply.pages.wire.of === 1) {
@@ -53,23 +55,13 @@ export function EditorPage() {
               )}
             </p>
           )}
-          <datalist id="kinds">
-            {draft.kinds.map((one) => (
-              <option key={one.kind} value={one.kind}>
-                {one.facts.join(', ')}
-              </option>
-            ))}
-          </datalist>
-          <datalist id="ends">
-            {draft.ends.map((one) => (
-              <option key={one} value={one} />
-            ))}
-          </datalist>
           <div className="grid gap-8 desk:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <div className="flex min-w-0 flex-col gap-5">
               <Head key={draft.head_version} draft={read(draft, may)} onSaved={onSaved} />
-              <Rows kind="component" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
-              <Rows kind="wire" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
+              <SuggestedContext value={suggested}>
+                <Rows kind="component" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
+                <Rows kind="wire" draft={read(draft, may)} {...{ view, onSaved }} onView={setView} />
+              </SuggestedContext>
             </div>
             <div className="flex min-w-0 flex-col gap-5 desk:sticky desk:top-4 desk:self-start">
               <DraftWork {...{ draft, onSaved }} may={may && !draft.ended} />

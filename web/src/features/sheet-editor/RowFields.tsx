@@ -1,10 +1,12 @@
 import { useRef, type FocusEvent } from 'react'
 import { Button } from '../../shared/ui/Button'
+import { ChoiceBox } from '../../shared/ui/ChoiceBox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { BothVersions } from '../../shared/writes/BothVersions'
 import { useWrite } from '../../shared/writes/useWrite'
 import { typeRow, type Draft, type DraftRow } from '../../shared/api/drafts'
-import { COLUMNS, GRID, nameOf, SUGGESTED } from './columns'
+import { COLUMNS, GRID, nameOf } from './columns'
+import { useSuggested } from './suggested'
 
 type Typed = Record<string, string>
 
@@ -52,15 +54,20 @@ export function RowFields({ draft, row, chosen, onChoose, onSaved, onWaiting }: 
     if (event.currentTarget.closest('[data-row]')?.contains(event.relatedTarget) || !isDrafted || theirs) return
     void save(typed.current)
   }
+  const type = (key: string, text: string) => {
+    typed.current = { ...value, [key]: text }
+    change(typed.current)
+  }
+  const suggested = useSuggested()
   const cell = (key: string) => ({
+    id: `${row.item_uuid}-${key}`,
     value: value[key] ?? '',
     disabled: draft.ended,
     autoCapitalize: 'off',
     autoComplete: 'off',
     onBlur: leave,
     onChange: (event: { target: { value: string } }) => {
-      typed.current = { ...value, [key]: event.target.value }
-      change(typed.current)
+      type(key, event.target.value)
     },
   })
   const name = nameOf({ kind: row.kind, typed: value }) || `new ${row.kind}`
@@ -68,12 +75,27 @@ export function RowFields({ draft, row, chosen, onChoose, onSaved, onWaiting }: 
     <li className="rule-below py-1" data-row={name}>
       <div className={`grid grid-cols-2 gap-1 ${GRID[row.kind]}`}>
         {columns.map(({ key, label }) => (
-          <label key={key} className={key === 'facts' ? 'col-span-2 desk:col-span-1' : ''}>
-            <span className="text-quiet desk:sr-only">
+          <div key={key} className={`flex flex-col ${key === 'facts' ? 'col-span-2 desk:col-span-1' : ''}`}>
+            <label htmlFor={`${row.item_uuid}-${key}`} className="text-quiet desk:sr-only">
               {label}
               <span className="sr-only"> of {name}</span>
-            </span>
-            {key === 'facts' ? (
+            </label>
+            {suggested[key] ? (
+              <ChoiceBox
+                {...{ label }}
+                wiring={{ id: `${row.item_uuid}-${key}` }}
+                choices={suggested[key]}
+                text={value[key] ?? ''}
+                onText={(text) => {
+                  type(key, text)
+                }}
+                onBlur={leave}
+                disabled={draft.ended}
+                className="px-2 dense:min-h-9"
+                free
+                opener={false}
+              />
+            ) : key === 'facts' ? (
               <textarea
                 rows={1}
                 spellCheck={false}
@@ -81,9 +103,9 @@ export function RowFields({ draft, row, chosen, onChoose, onSaved, onWaiting }: 
                 className="field-sizing-content min-h-12 px-2 dense:min-h-9 dense:py-1"
               />
             ) : (
-              <input {...cell(key)} list={SUGGESTED[key]} className="px-2 dense:min-h-9" />
+              <input {...cell(key)} className="px-2 dense:min-h-9" />
             )}
-          </label>
+          </div>
         ))}
         <div className="flex items-center gap-3">
           {onChoose && (

@@ -34,6 +34,3 @@ export const GRID: Record<DraftRow['kind'], string> = {
 /** What a row is called where it is spoken of. */
 export const nameOf = (row: Pick<DraftRow, 'kind' | 'typed'>): string =>
   row.kind === 'wire' ? `wire ${row.typed.number ?? ''}` : (row.typed.id ?? '')
-
-/** Lists of the page that are offered while a column is typed. */
-export const SUGGESTED: Record<string, string | undefined> = { kind: 'kinds', from: 'ends', to: 'ends' }

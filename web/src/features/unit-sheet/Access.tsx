@@ -3,6 +3,7 @@ import { noteAccess, strikeAccess, unitAccess, type AccessNote, type UnitAccess 
 import type { UnitSheet } from '../../shared/api/types'
 import { useMay } from '../../shared/session/session'
 import { Button } from '../../shared/ui/Button'
+import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
 import { useWrite } from '../../shared/writes/useWrite'
@@ -52,24 +53,16 @@ function Adding({ sheet, access }: { sheet: UnitSheet; access: UnitAccess }) {
           void adding.write((id) => noteAccess(sheet, { id, ...adding.value }))
         }}
       >
-        <Field label="Place" error={fields.place?.[0]} help="A part, or where it sits, by its name on the circuit">
-          {(wiring) => (
-            <input
-              {...wiring}
-              list={`places-${sheet.id}`}
-              autoComplete="off"
-              value={adding.value.place}
-              onChange={(event) => {
-                adding.change({ ...adding.value, place: event.target.value })
-              }}
-            />
-          )}
-        </Field>
-        <datalist id={`places-${sheet.id}`}>
-          {access.places.map((place) => (
-            <option key={place} value={place} />
-          ))}
-        </datalist>
+        <Combobox
+          label="Place"
+          error={fields.place?.[0]}
+          help="A part, or where it sits, by its name on the circuit"
+          choices={access.places.map((place) => ({ label: place }))}
+          text={adding.value.place}
+          onText={(place) => {
+            adding.change({ ...adding.value, place })
+          }}
+        />
         <Field label="Way in, tools, covers" error={fields.text?.[0]}>
           {(wiring) => (
             <textarea

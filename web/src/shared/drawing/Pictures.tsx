@@ -1,5 +1,6 @@
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
 import type { Picture, PicturePart } from '../api/drawing'
+import { beginning } from './beginning'
 import type { Looks } from './looks'
 import { Sheet } from './Sheet'
 import { Travel, TRAVEL_KEYS, type Spot } from './travel'
@@ -101,6 +102,7 @@ export function Pictures({ pictures, title, looks, chosen, onPin, onWire, onPart
         key={index}
         width={picture.width}
         height={picture.height}
+        begin={beginning(picture)}
         label={`Drawing of ${title}`}
         describedBy={helpId}
         view={view}

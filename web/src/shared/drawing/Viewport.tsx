@@ -2,6 +2,8 @@ import { select } from 'd3-selection'
 import { zoom, zoomIdentity, zoomTransform, type ZoomBehavior } from 'd3-zoom'
 import { useEffect, useImperativeHandle, useRef, type KeyboardEvent, type ReactNode, type Ref } from 'react'
 import { Button } from '../ui/Button'
+import { useHeld } from './useHeld'
+import { useWholeScreen } from './useWholeScreen'
 
 export interface View {
   /** Brings a place of the drawing into the middle, near enough to be read. */
@@ -11,6 +13,8 @@ export interface View {
 interface Props {
   width: number
   height: number
+  /** A place that is in sight to begin with. */
+  begin: { x: number; y: number }
   label: string
   describedBy: string
   view: Ref<View>
@@ -21,16 +25,17 @@ interface Props {
 }
 
 const CLOSEST = 4
-/** At first no larger than on paper. */
-const FIRST_MOST = 1.1
-const READABLE = 0.9
+/** The smallest letters of a sheet, 11.5 high, are 12 pixels then: to begin with, and wherever something is looked for. */
+const READABLE = 1.05
 const MARGIN = 40
 
 /** A window on a drawing: dragged and pinched, wheeled along, with buttons for gloves. It moves without anything being drawn anew. */
-export function Viewport({ width, height, label, describedBy, view, onKeyDown, tools, children }: Props) {
+export function Viewport({ width, height, begin, label, describedBy, view, onKeyDown, tools, children }: Props) {
   const frame = useRef<SVGSVGElement>(null)
   const content = useRef<SVGGElement>(null)
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null)
+  const { isWhole, turn } = useWholeScreen()
+  const { held, mayMove } = useHeld(frame, isWhole)
 
   useEffect(() => {
     const svg = frame.current
@@ -47,15 +52,17 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
         [-MARGIN, -MARGIN],
         [width + MARGIN, height + MARGIN],
       ])
-      .filter((event: Event) => !(event instanceof WheelEvent) || event.ctrlKey || event.metaKey)
+      .filter((event: Event) => (event instanceof WheelEvent ? event.ctrlKey || event.metaKey : mayMove(event)))
       .on('zoom', ({ transform }: { transform: { toString: () => string } }) => {
         content.current?.setAttribute('transform', transform.toString())
       })
     behaviour.current = zooming
     const selected = select(svg).call(zooming).on('dblclick.zoom', null)
-    const first = Math.min(room().width / width, FIRST_MOST)
+    const spare = room().width - width * READABLE
+    const left = spare > 0 ? spare / 2 : Math.min(0, Math.max(spare, room().width / 2 - begin.x * READABLE))
+    const up = Math.min(0, MARGIN - begin.y * READABLE)
     selected.call((one) => {
-      zooming.transform(one, zoomIdentity.translate(Math.max(0, (room().width - width * first) / 2), 0).scale(first))
+      zooming.transform(one, zoomIdentity.translate(left, up).scale(READABLE))
     })
     // The wheel alone moves along the sheet; at its end the page goes on.
     const wheel = (event: WheelEvent) => {
@@ -70,7 +77,8 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
       svg.removeEventListener('wheel', wheel)
       selected.on('.zoom', null)
     }
-  }, [width, height])
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- where it begins does not move a drawing that is looked at
+  }, [width, height, mayMove])
 
   const by = (factor: number) => {
     if (frame.current) behaviour.current?.scaleBy(select(frame.current), factor)
@@ -97,7 +105,7 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
   }))
 
   return (
-    <div className="relative">
+    <div className={isWhole ? 'fixed inset-0 z-30 bg-sheet' : 'relative'}>
       <svg
         ref={frame}
         // Arrow keys travel along wires: a reader's own would only tell what stands there.
@@ -106,10 +114,15 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
         aria-describedby={describedBy}
         tabIndex={0}
         onKeyDown={onKeyDown}
-        className="h-[62dvh] w-full touch-none bg-sheet font-label desk:h-[calc(100dvh-8.5rem)]"
+        className={`w-full bg-sheet font-label ${held ? 'touch-none' : 'touch-pan-y'} ${isWhole ? 'h-dvh' : 'h-[62dvh] desk:h-[calc(100dvh-8.5rem)]'}`}
       >
         <g ref={content}>{children}</g>
       </svg>
+      {!held && (
+        <p className="pointer-events-none absolute top-2 left-2 hidden bg-sheet px-2 text-quiet pointer-coarse:block">
+          Tap the drawing to move it.
+        </p>
+      )}
       <div className="absolute bottom-2 left-2 bg-sheet print:hidden">{tools}</div>
       <div className="absolute right-2 bottom-2 flex gap-2 print:hidden [&>button]:bg-sheet">
         <Button
@@ -129,6 +142,9 @@ export function Viewport({ width, height, label, describedBy, view, onKeyDown, t
           +
         </Button>
         <Button onClick={whole}>Whole</Button>
+        <Button aria-pressed={isWhole} onClick={turn}>
+          {isWhole ? 'Back to the page' : 'Whole screen'}
+        </Button>
       </div>
     </div>
   )

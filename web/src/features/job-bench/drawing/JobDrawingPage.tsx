@@ -3,6 +3,7 @@ import { useCallback, useMemo } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { jobDrawing, type JobDrawing } from '../../../shared/api/jobs'
 import type { PicturePart } from '../../../shared/api/drawing'
+import { Beside } from '../../../shared/drawing/Beside'
 import { Pictures } from '../../../shared/drawing/Pictures'
 import { Shown } from '../../../shared/page/Shown'
 import { useTitle } from '../../../shared/page/useTitle'
@@ -96,15 +97,12 @@ export function JobDrawingPage() {
               </label>
             )}
           </header>
-          <div className="grid gap-8 desk:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
-            <div className="min-w-0">
-              <Drawn data={data} pin={pin} onPin={onPin} />
-            </div>
+          <Beside drawn={data.pictures.length > 0} drawing={<Drawn data={data} pin={pin} onPin={onPin} />}>
             <div className="flex min-w-0 flex-col gap-6">
               {pin !== null && <AtPin data={data} pin={pin} />}
               <OnThisSheet data={data} onPin={onPin} />
             </div>
-          </div>
+          </Beside>
         </div>
       )}
     </Shown>

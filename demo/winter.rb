@@ -5,13 +5,13 @@ module Demo
   class Winter
     MODELS = Server::Models
     CORE = Wattomneum
-    DAWN = CORE::ColdStart::Told::Dawn
+    HISTORY = CORE::ColdStart::History
     # From the first of November of last year on.
     FIRST_MONTH = 11
     # Nobody taps where it was mild, and not every unit is used every day.
     TOLD_UNDER_CELSIUS = 0.0
     USED_SHARE = 0.5
-    private_constant :CORE, :DAWN
+    private_constant :CORE, :HISTORY
 
     # @param hidden [Hash{Server::Models::Unit => CORE::Practice::Winter::Unit}] what each is on a cold morning
     # @param by [Server::Models::Account]
@@ -28,6 +28,8 @@ module Demo
     # @return [void]
     def write
       MODELS::Yard.order(:name).each { |yard| winters_of(yard, @hidden.select { |unit, _| unit.yard_id == yard.id }) }
+      MODELS::StartThreshold.hear_all(@hidden.keys.map(&:id))
+      MODELS::FleetPrior.work_out
     end
 
     private
@@ -49,17 +51,17 @@ module Demo
     # As the forecast learnt it from morning to morning.
     def told(unit, one, nights)
       threshold = MODELS::StartThreshold[unit.id] or return
-      heard = CORE::ColdStart::Told.new(threshold.stored, capacity_ampere_hour: threshold.capacity_ampere_hour)
+      heard = HISTORY.new(threshold, capacity_ampere_hour: threshold.capacity_ampere_hour)
+      heard.hear([HISTORY::Read.new(celsius: threshold.reading_celsius, variance: threshold.reading_variance)])
       used = nights.select { @random.rand < USED_SHARE }
       MODELS::Morning.multi_insert(used.map { |dawn, night| morning(unit, one.morning(night, 1), dawn, night, threshold, heard) })
-      threshold.update(celsius: heard.stored.celsius, variance: heard.stored.variance, mornings: heard.count,
-                       coldest_start: heard.coldest_start, warmest_failure: heard.warmest_failure)
     end
 
     def morning(unit, outcome, dawn, night, threshold, heard)
-      evening = CORE::ColdStart::Evening.of(heard.stored, capacity_ampere_hour: threshold.capacity_ampere_hour, low_celsius: night.forecast,
+      known = heard.stored(@fleet ||= MODELS::FleetPrior.now)
+      evening = CORE::ColdStart::Evening.of(known, capacity_ampere_hour: threshold.capacity_ampere_hour, low_celsius: night.forecast,
                                                           day_before_celsius: night.day_before)
-      heard.hear([DAWN.new(outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before)])
+      heard.hear([HISTORY::Dawn.new(outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before, day: dawn.jd)])
       { id: uuid, unit_id: unit.id, dawn: dawn, outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before,
         chance: evening.chance(night.forecast), person_id: @by.id, said_at: dawn.to_time.utc + (7 * 3600) }
     end

@@ -1,18 +1,18 @@
 # frozen_string_literal: true
 
 # specs.rb PART COUNT FOLDER...: the specs of a part, everyday or long, in so many processes side by side with one summary: those of core by
-# themselves, those of the server too every day, since they are quicker in a database without a fleet. Each process gets as much work by the
+# themselves, with those of the server every day, since they are quicker in a database without a fleet. Each process gets as much work by the
 # recorded run times.
 require 'turbo_tests'
 require 'fileutils'
 
-# What a part of the specs runs: its tags, which folders have how many processes of their own, and where its recorded run times lie, in the
+# What a part of the specs runs: its tags, which folders share how many processes of their own, and where its recorded run times lie, in the
 # repository: a line "path:seconds" each, a file that is not in it counts as an average one.
 Part = Struct.new(:tags, :apart, :run_times, :marked, keyword_init: true)
 PARTS = {
-  'everyday' => Part.new(tags: ['~long'], apart: { 'server/spec/' => 1, 'core/spec/' => 1 }, run_times: 'spec/run_times.txt', marked: //),
+  'everyday' => Part.new(tags: ['~long'], apart: { %w[server/spec/ core/spec/] => 2 }, run_times: 'spec/run_times.txt', marked: //),
   # What is tagged with seeds runs in both parts, less of it every day.
-  'long' => Part.new(tags: %w[long seeds], apart: { 'core/spec/' => 2 }, run_times: 'spec/run_times_long.txt', marked: /:long\b|:seeds\b/)
+  'long' => Part.new(tags: %w[long seeds], apart: { %w[core/spec/] => 2 }, run_times: 'spec/run_times_long.txt', marked: /:long\b|:seeds\b/)
 }.freeze
 
 # turbo_tests knows recorded run times for the one folder "spec" only, and writes over what it reads.
@@ -39,7 +39,7 @@ class SpecProcesses < TurboTests::Runner
 
   # What has processes of its own comes last, as bin/test lays out their databases.
   def in_groups
-    apart = PART.apart.map { |folder, count| [@files.select { |file| file.start_with?(folder) }, count] }
+    apart = PART.apart.map { |folders, count| [@files.select { |file| file.start_with?(*folders) }, count] }
     [[@files - apart.flat_map(&:first), @count - PART.apart.values.sum], *apart].flat_map { |files, count| shared_out(files, count) }
   end
 
@@ -50,7 +50,7 @@ class SpecProcesses < TurboTests::Runner
                                                                                  allowed_missing_percent: 100)
   end
 
-  def apart?(files) = PART.apart.keys.any? { |folder| files.first.start_with?(folder) }
+  def apart?(files) = files.first.start_with?(*PART.apart.keys.flatten)
   def started(files, number) = start_regular_subprocess(files, number, record_runtime: true)
 
   # What only reckons and asks fills the time in which browsers and killed processes are waited for. Ruby's own compiler takes a third off it; what

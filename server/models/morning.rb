@@ -26,22 +26,22 @@ module Server
           nights = Night.where(dawn: dawn, yard_id: units.values.map(&:yard_id).uniq).to_h { |night| [night.yard_id, night] }
           thresholds = StartThreshold.where(unit_id: units.keys).to_h { |row| [row.unit_id, row] }
           # In one order, whoever else enters them too.
-          entries.sort_by { |one| one[:unit_id] }.each do |entry|
+          rows = entries.sort_by { |one| one[:unit_id] }.map do |entry|
             unit = units.fetch(entry[:unit_id])
-            keep(unit, dawn, entry[:outcome], by: by,
-**forecast(nights[unit.yard_id], thresholds[unit.id], Unit.nights_parked(unit.parked_since, dawn)))
+            { id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn, outcome: entry[:outcome], person_id: by.id, said_at: Time.now.utc,
+              **forecast(nights[unit.yard_id], thresholds[unit.id], Unit.nights_parked(unit.parked_since, dawn)) }
           end
+          keep(rows)
           it_ran(entries, dawn)
-          StartThreshold.hear_mornings(units.keys)
+          StartThreshold.hear(units.keys, dawn: dawn)
         end
 
         private
 
         # What was forecast when it was said first stays beside it.
-        def keep(unit, dawn, outcome, by:, chance:, nights_parked:, **night)
-          row = { outcome: outcome, person_id: by.id, said_at: Time.now.utc, **night }
-          dataset.insert_conflict(target: %i[unit_id dawn], update: row)
-                 .insert(id: SecureRandom.uuid, unit_id: unit.id, dawn: dawn, chance: chance, nights_parked: nights_parked, **row)
+        def keep(rows)
+          said_again = (rows.first.keys - %i[id unit_id dawn chance nights_parked]).to_h { |name| [name, Sequel[:excluded][name]] }
+          dataset.insert_conflict(target: %i[unit_id dawn], update: said_again).multi_insert(rows)
         end
 
         def forecast(night, threshold, nights_parked)
@@ -61,12 +61,6 @@ module Server
 
           raise Refusals::InvalidInput.new('That morning is yet to come', fields: { 'dawn' => ["is after #{today}"] })
         end
-      end
-
-      # @return [CORE::ColdStart::Told::Dawn]
-      def to_core
-        CORE::ColdStart::Told::Dawn.new(outcome: outcome, low_celsius: low_celsius, day_before_celsius: day_before_celsius,
-                                        nights_parked: nights_parked)
       end
     end
   end

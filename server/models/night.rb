@@ -100,7 +100,7 @@ module Server
         return if changed.empty?
 
         told.update(low_celsius: at_dawn, day_before_celsius: day_before_celsius)
-        StartThreshold.hear_mornings(changed)
+        StartThreshold.hear(changed, dawn: dawn)
       end
     end
   end

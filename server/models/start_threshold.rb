@@ -8,10 +8,11 @@ module Server
       unrestrict_primary_key
       CORE = Wattomneum
       OF_READINGS = %i[degrees_per_charge degrees_per_battery_degree slow_celsius limited_by].freeze
-      OF_MORNINGS = %i[celsius variance mornings coldest_start warmest_failure].freeze
+      OF_MORNINGS = %i[celsius variance mornings told_logs heard_day before_last read_celsius read_variance].freeze
+      IN_JSON = %i[narrowing remedies told_logs before_last].freeze
       # Units that wait for each other while all are worked out.
       AT_ONCE = 250
-      private_constant :OF_MORNINGS, :AT_ONCE
+      private_constant :OF_MORNINGS, :IN_JSON, :AT_ONCE
 
       class << self
         # After a reading, a repair, a battery or a change of the unit itself.
@@ -27,18 +28,48 @@ module Server
           self[unit.id]
         end
 
-        # After mornings were told, or how cold they were.
+        # After a morning was told, or how cold it was: where nothing later was heard yet, that one alone is.
+        #
+        # @param unit_ids [Array<String>]
+        # @param dawn [Date]
+        # @return [void]
+        def hear(unit_ids, dawn:)
+          db.transaction do
+            Unit.one_after_another(unit_ids)
+            last, earlier = where(unit_id: unit_ids).order(:unit_id).all.partition { |row| row.last?(dawn) }
+            told = Morning.where(unit_id: last.map(&:unit_id), dawn: dawn).naked.as_hash(:unit_id)
+            past = Past.new(last.map(&:unit_id))
+            fleet = FleetPrior.now
+            write(last.map { |row| in_columns({ **row.values, **row.with_last(told[row.unit_id], dawn, past: past, fleet: fleet) }) }, OF_MORNINGS)
+            hear_all(earlier.map(&:unit_id)) if earlier.any?
+          end
+        end
+
+        # All of their past anew.
         #
         # @param unit_ids [Array<String>]
         # @return [void]
-        def hear_mornings(unit_ids)
+        def hear_all(unit_ids)
           db.transaction do
             Unit.one_after_another(unit_ids)
-            mornings = Mornings.new(unit_ids)
-            rows = where(unit_id: unit_ids).order(:unit_id).all.map do |row|
-              in_columns({ **row.values, **row.told(mornings.of(row.unit_id), shift: mornings.shift) })
-            end
+            past = Past.new(unit_ids)
+            fleet = FleetPrior.now
+            rows = where(unit_id: unit_ids).order(:unit_id).all.map { |row| in_columns({ **row.values, **row.told(past, fleet: fleet) }) }
             write(rows, OF_MORNINGS)
+          end
+        end
+
+        # After the fleet taught something else: what their mornings said stands.
+        #
+        # @param unit_ids [Array<String>]
+        # @return [void]
+        def expect_anew(unit_ids)
+          db.transaction do
+            Unit.one_after_another(unit_ids)
+            past = Past.new(unit_ids)
+            fleet = FleetPrior.now
+            write(where(unit_id: unit_ids).order(:unit_id).all.map { |row| in_columns({ **row.values, **row.expected(past, fleet: fleet) }) },
+                  %i[celsius variance])
           end
         end
 
@@ -61,9 +92,10 @@ module Server
         # @param units [Array<Queries::StartInputs>]
         def keep(units)
           ids = units.map { |inputs| inputs.unit.id }
-          mornings = Mornings.new(ids)
+          past = Past.new(ids)
+          fleet = FleetPrior.now
           limits = Queries::FleetRules.new.limits
-          rows = units.filter_map { |inputs| row(inputs, mornings: mornings, limits: limits) }
+          rows = units.filter_map { |inputs| row(inputs, past: past, fleet: fleet, limits: limits) }
           where(unit_id: ids - rows.map { |row| row[:unit_id] }).delete
           write(rows, rows.first.to_h.keys - [:unit_id])
         end
@@ -76,12 +108,11 @@ module Server
           rows.size
         end
 
-        def row(inputs, mornings:, limits:)
+        def row(inputs, past:, fleet:, limits:)
           found = inputs.call or return
           unit_id = inputs.unit.id
           kept = new { |row| row.values.replace(unit_id: unit_id, **of_readings(CORE::ColdStart::Threshold.new(found.inputs), found, inputs)) }
-          in_columns({ **kept.values, **kept.told(mornings.of(unit_id), shift: mornings.shift), remedies: remedies(inputs, found, kept, limits),
-                       worked_out_at: Time.now.utc })
+          in_columns({ **kept.values, **kept.told(past, fleet: fleet), remedies: remedies(inputs, found, kept, limits), worked_out_at: Time.now.utc })
         end
 
         # What its mornings are to move it from stands in it until they do.
@@ -97,16 +128,44 @@ module Server
                 .map { |one| { key: one.key, words: one.words, degrees: one.degrees.round(2), minutes: one.minutes } }
         end
 
-        def in_columns(row) = { **row, narrowing: Sequel.pg_jsonb(row[:narrowing]), remedies: Sequel.pg_jsonb(row[:remedies]) }
+        def in_columns(row)
+          { **row, **IN_JSON.to_h { |name| [name, row[name] && Sequel.pg_jsonb(row[name])] } }
+        end
       end
 
-      # @param dawns [Array<CORE::ColdStart::Told::Dawn>] in order
-      # @param shift [CORE::ColdStart::FleetShift::Shift]
-      # @return [Hash] columns that its mornings move
-      def told(dawns, shift:)
-        told = CORE::ColdStart::Told.new(shift.on(by_readings), capacity_ampere_hour: capacity_ampere_hour, **awake).hear(dawns)
-        { celsius: told.stored.celsius, variance: told.stored.variance, mornings: told.count, coldest_start: told.coldest_start,
-          warmest_failure: told.warmest_failure }
+      # @param past [Past]
+      # @param fleet [CORE::ColdStart::FleetPrior::Learnt]
+      # @return [Hash] columns that its past moves
+      def told(past, fleet:)
+        *before, last = past.of(self)
+        heard = history.hear(before)
+        as_before = heard.state
+        heard.hear([last])
+        { **columns(heard, past, fleet), before_last: as_before.to_h, read_celsius: heard.read.celsius, read_variance: heard.read.variance }
+      end
+
+      # @param dawn [Date]
+      # @return [Boolean] whether nothing that came after that dawn was heard yet
+      def last?(dawn) = !told_logs.nil? && heard_day <= Past.day(dawn)
+
+      # @param morning [Hash, nil] as it is now, in place of what was said of it before
+      # @param dawn [Date]
+      # @param past [Past]
+      # @param fleet [CORE::ColdStart::FleetPrior::Learnt]
+      # @return [Hash] columns that it moves
+      def with_last(morning, dawn, past:, fleet:)
+        from = heard_day == Past.day(dawn) ? CORE::ColdStart::History::State.new(**before_last.to_h.transform_keys(&:to_sym)) : state
+        heard = history.from(from, read)
+        heard.hear([Past.dawn(morning)]) if morning && morning[:low_celsius]
+        { **columns(heard, past, fleet), heard_day: Past.day(dawn), before_last: from.to_h }
+      end
+
+      # @param past [Past]
+      # @param fleet [CORE::ColdStart::FleetPrior::Learnt]
+      # @return [Hash] columns that what is expected of it moves
+      def expected(past, fleet:)
+        known = history.from(state, read).stored(fleet, past.unit_class(unit_id))
+        { celsius: known.celsius, variance: known.variance }
       end
 
       # @return [CORE::ColdStart::Evening::Stored]
@@ -136,13 +195,17 @@ module Server
 
       private
 
+      def history = CORE::ColdStart::History.new(self, capacity_ampere_hour: capacity_ampere_hour, **awake)
+      def read = read_celsius && CORE::ColdStart::History::Read.new(celsius: read_celsius, variance: read_variance)
+      def state = CORE::ColdStart::History::State.new(logs: told_logs&.to_a, mornings: mornings, day: heard_day)
+
+      def columns(heard, past, fleet)
+        known = heard.stored(fleet, past.unit_class(unit_id))
+        { celsius: known.celsius, variance: known.variance, mornings: heard.count, told_logs: heard.state.logs, heard_day: heard.state.day || 0.0 }
+      end
+
       # What stays on, where it was measured.
       def awake = asleep_ampere ? { awake_ampere: asleep_ampere } : {}
-
-      def by_readings
-        CORE::ColdStart::Evening::Stored.new(celsius: reading_celsius, variance: reading_variance, degrees_per_charge: degrees_per_charge,
-                                             degrees_per_battery_degree: degrees_per_battery_degree, slow_celsius: slow_celsius)
-      end
     end
   end
 end

@@ -68,6 +68,8 @@ module Server
         row = one.row
         { unit_id: row[:unit_id], unit: "#{row[:number]} #{row[:name]}", yard_id: row[:yard_id], yard: row[:yard], chance: one.chance.round(3),
           chance_words: self.class.spoken_chance(one.chance), verdict: self.class.verdict(one.chance, tested: row[:tested]), words: words(one),
+          celsius: one.evening.celsius.round(1), celsius_words: self.class.spoken_celsius(one.evening.celsius),
+          spread_celsius: one.evening.spread.round(1),
           matters: CORE::ColdStart::Consequence.words(row[:matters]), nights_parked: one.nights_parked,
           tested: row[:tested], **planned(one),
           outcome: @result.outcomes[[row[:unit_id], @result.dawns.fetch(row[:yard_id])]], path: "/units/#{row[:unit_id]}" }

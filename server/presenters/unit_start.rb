@@ -15,7 +15,8 @@ module Server
 
       def call
         { forecast: @query.row && forecast, parked_since: @query.unit.parked_since&.iso8601, nights_parked: @query.nights_parked,
-          today: @query.today.iso8601, outcome: this_morning&.outcome, mornings: @query.mornings.map { |one| morning(one) } }
+          today: @query.today.iso8601, outcome: this_morning&.outcome, mornings: @query.mornings.map { |one| morning(one) },
+          changes: @query.changes.map { |one| { id: one.id, on: one.on.iso8601, words: CORE::ColdStart::History::CHANGES.dig(one.kind, 'words') } } }
       end
 
       private

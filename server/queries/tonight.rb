@@ -100,13 +100,15 @@ module Server
                        .to_h { |unit_id, dawn, outcome| [[unit_id, dawn], outcome] }
       end
 
+      # Of mornings that were named or failed, few of all: an index has no others.
+      #
       # SQL: select count(*) filter (where chance > 0.5), count(*) filter (where chance > 0.5 and <failed>), count(*) filter (where <failed>)
-      #      from morning where dawn > ? and chance is not null and outcome in ?
+      #      from morning where dawn > ? and chance is not null and outcome in ? and (chance > 0.5 or <failed>)
       def record
         failed = Sequel.expr(outcome: %w[failed jumped])
         named = Sequel[:chance] > NAMED
         counts = [named, named & failed, failed].map { |which| Sequel.function(:count).*.filter(which) }
-        told = Models::Morning.where { dawn > Date.today - RECORD_DAYS }.exclude(chance: nil)
+        told = Models::Morning.where { dawn > Date.today - RECORD_DAYS }.exclude(chance: nil).where(named | failed)
                               .where(outcome: Wattomneum::ColdStart::Morning::TELLING.keys)
         Record.new(**Record.members.zip(told.naked.get(counts.zip(Record.members).map { |count, name| count.as(name) })).to_h)
       end

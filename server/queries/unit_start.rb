@@ -43,6 +43,9 @@ module Server
       # @return [Boolean] whether its batteries may be ice in the coming night
       def may_freeze? = !night.nil? && evening.may_freeze?(night.low_celsius)
 
+      # @return [Array<Models::StartChange>] what was changed and nothing else records, the newest first
+      def changes = @changes ||= Models::StartChange.where(unit_id: unit.id).order(Sequel.desc(:on), Sequel.desc(:said_at)).limit(LAST).all
+
       # @return [Array<Models::Morning>] the newest first
       def mornings = @mornings ||= Models::Morning.where(unit_id: unit.id).order(Sequel.desc(:dawn)).limit(LAST).all
     end

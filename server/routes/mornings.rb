@@ -45,6 +45,15 @@ module Server
         end
       end
 
+      post '/api/units/:id/start-changes' do
+        allow!(:say_morning)
+        once(201, :start) do
+          unit = find!(Models::Unit.dataset, id_param, 'unit')
+          Models::StartChange.say(unit, contract!(Contracts::NewStartChange), by: person, today: today_at_its_yard)
+          unit
+        end
+      end
+
       put '/api/units/:id/plan' do
         allow!(:say_morning)
         once(200, :tonight) do

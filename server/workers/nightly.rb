@@ -28,7 +28,7 @@ module Server
 
       def run
         Queries::Leftovers.new(now: Time.now.utc).throw_out
-        Models::FleetShift.work_out
+        Models::FleetPrior.work_out
         Models::UnitStanding.work_out(Models::Unit.standing(false).select_map(:id))
         self.class.plan
       end

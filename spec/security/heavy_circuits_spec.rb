@@ -65,7 +65,7 @@ RSpec.describe 'Heavy circuits' do
     end
   end
 
-  it 'that take long for a common cause are worked out in the background, with progress, and then answer' do
+  it 'that take long for a common cause are worked out in the background, with progress, and then answer', :long do
     version = store(HeavySheets.harness(40))
     allow(Server::Queries::Machines).to receive(:most_steps).and_return(10_000)
     machine = Server::Queries::Machines.of(version)

@@ -38,6 +38,7 @@ class WriteRequests
      write('put', '/api/yards/{id}/night', { dawn: Date.today.iso8601, low_celsius: -7.5, day_before_celsius: -2.0 }, id: yard.id),
      write('post', '/api/mornings', { dawn: Date.today.iso8601, entries: [{ unit_id: @unit.id, outcome: 'slow' }] }),
      write('put', '/api/units/{id}/parked', { since: (Date.today - 3).iso8601 }, id: @unit.id),
+     write('post', '/api/units/{id}/start-changes', { id: uuid, kind: 'oil', on: Date.today.iso8601 }, id: @unit.id),
      write('post', '/api/yards', { name: "Yard #{uuid}", time_zone: 'Europe/London' }),
      write('patch', '/api/yards/{id}', { name: yard.name, time_zone: 'Europe/London' }, id: yard.id)]
   end

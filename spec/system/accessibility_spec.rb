@@ -52,7 +52,7 @@ RSpec.describe 'Accessibility' do
     sign_in_as('lead')
     unit = Server::Models::Unit.first(number: 'B-14')
     job = Server::Models::Job.first(unit_id: unit.id)
-    paths = ['/', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
+    paths = ['/', '/tonight', '/units', "/units/#{unit.id}", '/units/new', "/units/#{unit.id}/edit", "/units/#{unit.id}/jobs/new", '/jobs',
              '/house-rules', '/sums/cold_crank', '/circuits', *circuit_paths, '/shelf', *round_paths, "/batteries/#{Server::Models::Battery.first.id}",
              "/jobs/#{job.id}", *engine_paths]
     Extent.sample(paths, one_in: 6).each do |path|

@@ -16,7 +16,8 @@ RSpec.describe 'Circuits' do
 
   def choose_state(label) = find('[role=radio]', text: label, exact_text: true).click
 
-  it 'lands on a pin or a component typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks do
+  it 'lands on a pin or a component typed into the box, and says what should be there, where it comes from and what interrupts it', :only_looks,
+     :seeds, if: Extent.turn?(0) do
     visit '/jobs'
     find('body').send_keys('/')
     fill_in 'Find a unit, battery or job', with: 'A1:A/1'
@@ -38,7 +39,8 @@ RSpec.describe 'Circuits' do
     end
   end
 
-  it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet', :only_looks do
+  it 'switches key states in the table, lands on a wire typed there, traces it and follows it to the next sheet', :only_looks, :seeds,
+     if: Extent.turn?(1) do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     row = -> { find(:xpath, "//tr[.//button[@aria-label='Pin A1:A/1']]") }
     expect(row.call).to have_content('25.00 V')
@@ -53,7 +55,8 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'S2:15')
   end
 
-  it 'opens one ground and shows what falls dead in which state, and lists what stays live with the isolator open', :only_looks do
+  it 'opens one ground and shows what falls dead in which state, and lists what stays live with the isolator open', :only_looks, :seeds,
+     if: Extent.turn?(2) do
     open_sheet('T-03', 'Engine control unit, power, sensors, actuators')
     click_button 'open this: G6'
     expect(page).to have_css('h2', text: 'G6 open')
@@ -65,7 +68,8 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('li', text: %r{U3:A/1\sHeater})
   end
 
-  it 'ranks the common cause of what is dead and what works, says what to look at next to tell them apart, and takes the answer there', :only_looks do
+  it 'ranks the common cause of what is dead and what works, says what to look at next to tell them apart, and takes the answer there', :only_looks,
+     :seeds, if: Extent.turn?(3) do
     open_sheet('T-03', 'Fuel pump relay with its own ground')
     click_button 'Dead and working'
     ['Fuel pump', 'Fuel heater'].each { |name| find("[role=radiogroup][aria-label='#{name}']").click_button('dead') }
@@ -110,7 +114,8 @@ RSpec.describe 'Circuits' do
   end
 
   # The figure pad of some phones has no minus.
-  it 'fits a phone without sideways scroll, works a sum out while it is typed, and turns the sign of a temperature by a key', :only_looks, :phone do
+  it 'fits a phone without sideways scroll, works a sum out while it is typed, and turns the sign of a temperature by a key', :only_looks, :phone,
+     :seeds, if: Extent.turn?(4) do
     visit '/sums/cold_crank'
     expect(page).to have_content('8.82 V at the posts')
     fill_in 'Low tonight, °C', with: '10'
@@ -140,7 +145,7 @@ RSpec.describe 'Circuits' do
     expect(page.evaluate_script('document.documentElement.scrollWidth')).to be <= 390
   end
 
-  it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks do
+  it 'goes from anywhere to a pin, a key state and a component opened, by keyboard alone', :only_looks, :seeds, if: Extent.turn?(5) do
     visit '/jobs'
     expect(page).to have_field('Find a unit, battery or job')
     press('/')
@@ -163,7 +168,7 @@ RSpec.describe 'Circuits' do
     expect(page).to have_css('h2', text: 'G8 open')
   end
 
-  it 'shows a unit\'s sheets as one circuit, and what one ground on it carries', :only_looks do
+  it 'shows a unit\'s sheets as one circuit, and what one ground on it carries', :only_looks, :seeds, if: Extent.turn?(6) do
     visit '/circuits'
     within('section[aria-label="Corrie 18"]') { click_link 'T-03' }
     expect(page).to have_css('h1', text: 'The whole unit').and have_content('7 sheets as one')

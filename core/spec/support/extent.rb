@@ -12,6 +12,10 @@ module Extent
   # @return [Object] one of the two
   def self.of(everyday, long) = long? ? long : everyday
 
+  # @param index [Integer] of an example among others of its kind
+  # @return [Boolean] whether it is its turn: every other one for every change, the others with another seed of the run
+  def self.turn?(index) = long? || (RSpec.configuration.seed + index).even?
+
   # @param list [Array]
   # @param one_in [Integer] of so many one is taken for every change, another one with another seed of the run
   # @return [Array] some of the list; all of it in the long part

@@ -1,73 +1,131 @@
 # frozen_string_literal: true
 
-# A winter of hidden units, and ways of choosing which of them to visit each evening. A visited unit starts for a week, whatever it is.
+# Two winters of hidden units, and ways of choosing which of them to visit each evening of the second one, or of the first. A visited unit starts
+# for a week, whatever it is.
 class WinterLeague
-  GOOD_DAYS = 7
-  MISTAKEN = 0.02
-  CAPACITY = 180.0
-  SHIFT_DAYS = Wattomneum::ColdStart::Table::DATA.dig('fleet_shift', 'every_days')
-  UNTESTED_SHARE = 0.15
-  WINTER = Wattomneum::Practice::Winter
   FORECAST = Wattomneum::ColdStart
-  # The list by which a yard goes, worst first, from what was seen in autumn.
-  RIVALS = { 'lowest cranking posts' => ->(seen, batteries) { seen.posts_volt / batteries }, 'lowest rest volts' => lambda { |seen, batteries|
-    seen.rest_volt / batteries
-  },
+  WINTER = Wattomneum::Practice::Winter
+  SEEN = WINTER::Unit::Seen
+  GOOD_DAYS = 7
+  CAPACITY = 180.0
+  UNTESTED_SHARE = 0.15
+  SUMMER_DAYS = 270
+  FIRST_WEEK = 7
+  # How many evenings of a failure make a unit one that failed lately.
+  LATELY = 14
+  # The lists by which a yard goes, worst first, from what was seen in autumn.
+  RIVALS = { 'lowest cranking posts' => ->(seen, batteries) { seen.posts_volt / batteries },
+             'lowest rest volts' => ->(seen, batteries) { seen.rest_volt / batteries },
              'lowest tester share' => ->(seen, _) { seen.tester_ratio }, 'oldest' => ->(seen, _) { -seen.age_years } }.freeze
   # Said and what happened, of one unit on one morning.
-  Claim = Struct.new(:chance, :failed, keyword_init: true)
+  Claim = Struct.new(:chance, :failed, :week, :winter, :night, keyword_init: true)
+  # A hidden unit of Practice::Winter, of whose mornings one in fifty is tapped wrong.
+  class Practised < WINTER::Unit
+    def initialize(random)
+      super
+      @taps = Random.new(random.rand(1_000_000))
+    end
+
+    def morning(night, nights_parked)
+      outcome = super
+      [outcome, @taps.rand < 0.02 ? %w[started slow failed].sample(random: @taps) : outcome]
+    end
+  end
 
   attr_reader :claims
 
-  def initialize(seed, units: 300, mornings: 60)
+  # @param world [Class] of the hidden units
+  def initialize(seed, world: Practised, units: 300, mornings: 60)
+    @number = seed
     @random = Random.new(seed)
-    @units = Array.new(units) { WINTER::Unit.new(@random) }
+    @units = Array.new(units) { world.new(@random) }
     @tested = @units.map { @random.rand > UNTESTED_SHARE }
-    @seen = @units.map { |unit| unit.seen(@random.rand(2.0..18.0)) }
-    @nights = WINTER::Nights.of(mornings, @random)
-    @parked = @units.map { parked(mornings) }
-    @outcomes = @units.each_index.map { |unit| @nights.each_with_index.map { |night, at| @units[unit].morning(night, @parked[unit][at]) } }
     @claims = []
+    @winters = Array.new(2) do |winter|
+      seen = @units.map { |unit| unit.seen(@random.rand(2.0..18.0)) }
+      nights = WINTER::Nights.of(mornings, @random)
+      parked = @units.map { parked(mornings) }
+      told = @units.each_index.map { |unit| nights.each_with_index.map { |night, at| @units[unit].morning(night, parked[unit][at]) } }
+      { seen: seen, nights: nights, parked: parked, mornings: told, first_day: winter * (mornings + SUMMER_DAYS) }
+    end
   end
 
+  # @param winter [Integer] 0: of a fleet without a past; 1: of one with the winter before
   # @return [Hash{String => Float}] no-starts avoided, of all that there would have been, by way of choosing
-  def avoided(visits)
-    by_model = avoided_by(visits) { |evening, open| open.max_by(visits) { |unit| chance(unit, evening) } }
-    { 'forecast' => by_model, 'oracle of the night' => avoided_by(visits, learns: false) { |evening, open| failing(open, evening).first(visits) },
-      'random' => avoided_by(visits, learns: false) { |_, open| open.sample(visits, random: Random.new(visits)) } }
-      .merge(RIVALS.transform_values do |by|
-               avoided_by(visits, learns: false) do |_, open|
-                 open.min_by(visits) do |unit|
-                   by.call(@seen[unit], @units[unit].batteries)
-                 end
-               end
-             end)
+  def avoided(visits, winter: 1)
+    by_chance = ->(evening, open) { open.max_by(visits) { |unit| chance(unit, evening) } }
+    { 'forecast' => season(winter, visits, keep: visits == 10, &by_chance),
+      'taps only' => season(winter, visits, readings: false, &by_chance),
+      'failed lately, then posts' => season(winter, visits, learns: false) { |evening, open| open.min_by(visits) { |unit| lately(unit, evening) } },
+      'oracle' => season(winter, visits, learns: false) { |evening, open| open.min_by(visits) { |unit| fails_in(unit, evening) } },
+      'random' => season(winter, visits, learns: false) { |_, open| open.sample(visits, random: Random.new(visits)) } }
+      .merge(RIVALS.transform_values { |by| season(winter, visits, learns: false) { |_, open| by_list(open, visits, by) } })
   end
 
   private
+
+  def by_list(open, visits, by) = open.min_by(visits) { |unit| by.call(@seen[unit], @units[unit].batteries) }
 
   def parked(mornings)
     nights = 0
     Array.new(mornings) { nights = @random.rand < 0.7 ? 1 : nights + 1 }
   end
 
-  def failing(open, evening) = open.select { |unit| @outcomes[unit][evening] == 'failed' }
+  def failed?(unit, evening) = @mornings[unit][evening].first == 'failed'
 
-  def avoided_by(visits, learns: true)
-    begin_winter if learns
+  # An oracle that leaves no visit unused: who fails soonest, and of those who fails most often within the week that a visit is good for.
+  def fails_in(unit, evening)
+    week = (evening...[evening + GOOD_DAYS, @nights.size].min)
+    [week.find { |night| failed?(unit, night) } || @nights.size, -week.count { |night| failed?(unit, night) }]
+  end
+
+  def lately(unit, evening)
+    recent = ([evening - LATELY, 0].max...evening).select { |night| @told[unit].include?(night) && @mornings[unit][night].last == 'failed' }
+    [-(recent.last || -1), @seen[unit].posts_volt / @units[unit].batteries]
+  end
+
+  def season(winter, _visits, learns: true, readings: true, keep: false)
+    begin_winter(winter, learns: learns, readings: readings)
     good_until = Array.new(@units.size, -1)
     avoided = total = 0
     @nights.each_index do |evening|
       open = @units.each_index.select { |unit| good_until[unit] < evening }
       yield(evening, open).each { |unit| good_until[unit] = evening + GOOD_DAYS - 1 }
-      failed = failing(@units.each_index.to_a, evening)
+      failed = @units.each_index.select { |unit| failed?(unit, evening) }
       total += failed.size
       avoided += failed.count { |unit| good_until[unit] >= evening }
-      learn(evening, good_until, keep: visits == 10) if learns
-      shift_fleet if learns && (evening % SHIFT_DAYS) == SHIFT_DAYS - 1
+      learn(evening, good_until, keep: keep && winter, learns: learns)
     end
-    avoided.fdiv(total)
+    avoided.fdiv([total, 1].max)
   end
+
+  def begin_winter(winter, learns:, readings:)
+    @winter = @winters[winter]
+    @seen, @nights, @parked, @mornings = @winter.values_at(:seen, :nights, :parked, :mornings)
+    @told = @units.map { [] }
+    return unless learns
+
+    @histories = @units.each_index.map do |unit|
+      FORECAST::History.new(threshold(unit), capacity_ampere_hour: CAPACITY).hear([*past(winter, unit), *(readings ? [read(unit)] : [])])
+    end
+    learn_of_fleet
+  end
+
+  # The winter before, of which every morning was tapped.
+  def past(winter, unit) = winter.zero? ? [] : @winters.first[:nights].each_index.map { |night| dawn(@winters.first, unit, night) }
+
+  def read(unit)
+    threshold = threshold(unit)
+    FORECAST::History::Read.new(celsius: threshold.celsius, variance: threshold.variance, day: @winter[:first_day] - 20)
+  end
+
+  def dawn(winter, unit, night)
+    low = winter[:nights][night]
+    FORECAST::History::Dawn.new(outcome: winter[:mornings][unit][night].last, low_celsius: low.low, day_before_celsius: low.day_before,
+                                nights_parked: winter[:parked][unit][night], day: winter[:first_day] + night)
+  end
+
+  def threshold(unit) = (@thresholds ||= {})[[@winter[:first_day], unit]] ||= FORECAST::Threshold.new(inputs(unit))
 
   def inputs(unit)
     seen = @seen[unit]
@@ -76,7 +134,7 @@ class WinterLeague
     return labelled(unit, aids) unless @tested[unit]
 
     test = Wattomneum::Cranking::CrankTest.new(batteries_in_series: hidden.batteries,
-**seen.to_h.slice(:rest_volt, :posts_volt, :drop_volt, :ampere, :celsius, :speed_rpm))
+                                               **seen.to_h.slice(:rest_volt, :posts_volt, :drop_volt, :ampere, :celsius, :speed_rpm))
     FORECAST::Inputs.of_test(test, **aids)
   end
 
@@ -90,50 +148,31 @@ class WinterLeague
                               batteries_in_series: hidden.batteries, **aids)
   end
 
-  def stored(unit)
-    (@thresholds ||= {})[unit] ||= FORECAST::Evening::Stored.of(FORECAST::Threshold.new(inputs(unit)))
-  end
-
-  def evening(unit, at)
-    night = @nights[at]
-    FORECAST::Evening.of(@told[unit].stored, capacity_ampere_hour: CAPACITY, low_celsius: night.forecast, day_before_celsius: night.day_before,
-                                             nights_parked: @parked[unit][at])
-  end
-
-  def chance(unit, at) = evening(unit, at).chance(@nights[at].forecast)
-
-  def begin_winter
-    @priors = @units.each_index.map { |unit| stored(unit) }
-    @dawns = @units.map { [] }
-    tell_under(FORECAST::FleetShift::Shift.none)
-  end
-
-  # All mornings so far, told anew.
-  def tell_under(shift)
-    @shift = shift
-    @told = @priors.zip(@dawns).map { |prior, dawns| FORECAST::Told.new(shift.on(prior), capacity_ampere_hour: CAPACITY).hear(dawns) }
-  end
-
-  def shift_fleet
-    seen = @priors.zip(@told).map do |prior, told|
-      FORECAST::FleetShift::Seen.new(celsius: prior.celsius, variance: prior.variance, coldest_start: told.coldest_start,
-                                     warmest_failure: told.warmest_failure)
+  def learn_of_fleet
+    seen = @histories.each_index.map do |unit|
+      read = @histories[unit].read
+      FORECAST::FleetPrior::Seen.new(celsius: read&.celsius, variance: read&.variance, logs: @histories[unit].evidence.logs)
     end
-    FORECAST::FleetShift.new(seen).best.then { |to| tell_under(to) unless to == @shift }
+    @fleet = FORECAST::FleetPrior.new(seen).learnt
+  end
+
+  def chance(unit, at)
+    night = @nights[at]
+    evening = { capacity_ampere_hour: CAPACITY, low_celsius: night.forecast, day_before_celsius: night.day_before, nights_parked: @parked[unit][at] }
+    FORECAST::Evening.of(@histories[unit].stored(@fleet), **evening).chance(night.forecast)
   end
 
   # The tap of the morning, of those that were not visited.
-  def learn(at, good_until, keep:)
+  def learn(at, good_until, keep:, learns:)
     @units.each_index do |unit|
       next if good_until[unit] >= at
 
-      @claims << Claim.new(chance: chance(unit, at), failed: @outcomes[unit][at] == 'failed') if keep
-      night = @nights[at]
-      @dawns[unit] << FORECAST::Told::Dawn.new(outcome: entered(@outcomes[unit][at]), low_celsius: night.low, day_before_celsius: night.day_before,
-                                               nights_parked: @parked[unit][at])
-      @told[unit].hear(@dawns[unit].last(1))
-    end
-  end
+      @told[unit] << at
+      next unless learns
 
-  def entered(outcome) = @random.rand < MISTAKEN ? %w[started slow failed].sample(random: @random) : outcome
+      @claims << Claim.new(chance: chance(unit, at), failed: failed?(unit, at), week: at / 7, winter: keep, night: [@number, at]) if keep
+      @histories[unit].hear([dawn(@winter, unit, at)])
+    end
+    learn_of_fleet if learns && (at < FIRST_WEEK || (at % FIRST_WEEK).zero?)
+  end
 end

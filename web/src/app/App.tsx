@@ -1,7 +1,6 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { BrowserRouter, Route, Routes, useLocation } from 'react-router'
-import { SignIn, SignInPage } from '../features/sign-in'
 import { Today } from '../features/today'
 import { HttpError, onSignedOut } from '../shared/api/http'
 import type { Person } from '../shared/api/types'
@@ -14,6 +13,9 @@ import { Frame } from './Frame'
 import { Opened } from './Opened'
 import { page } from './page'
 
+const signIn = () => import('../features/sign-in')
+const SignIn = lazy(async () => ({ default: (await signIn()).SignIn }))
+const SignInPage = lazy(async () => ({ default: (await signIn()).SignInPage }))
 const batteries = () => import('../features/batteries')
 const bench = () => import('../features/job-bench')
 const circuits = () => import('../features/circuits')
@@ -29,6 +31,7 @@ const PartPage = page(() => import('../features/parts'), 'PartPage')
 const engine = () => import('../features/engine')
 const EnginePage = page(engine, 'EnginePage')
 const CapLabelsPage = page(engine, 'CapLabelsPage')
+const TonightPage = page(() => import('../features/tonight'), 'TonightPage')
 const TagPage = page(() => import('../features/tag'), 'TagPage')
 const HouseRulesPage = page(() => import('../features/house-rules'), 'HouseRulesPage')
 const JobBenchPage = page(bench, 'JobBenchPage')
@@ -73,14 +76,16 @@ function SignInAgain({ person }: { person: Person }) {
         setOpen(false)
       }}
     >
-      <SignIn
-        onDone={(now) => {
-          // Somebody else at this device: nothing of what the one before typed or saw stays on the page.
-          if (now.id !== person.id) window.location.assign('/')
-          setOpen(false)
-          void client.invalidateQueries()
-        }}
-      />
+      <Suspense fallback={<Waiting what="the page" />}>
+        <SignIn
+          onDone={(now) => {
+            // Somebody else at this device: nothing of what the one before typed or saw stays on the page.
+            if (now.id !== person.id) window.location.assign('/')
+            setOpen(false)
+            void client.invalidateQueries()
+          }}
+        />
+      </Suspense>
     </Sheet>
   )
 }
@@ -92,7 +97,11 @@ function Pages() {
   if (isPending) return <Waiting what="who you are" />
   if (!person) {
     if (error.message && error instanceof HttpError && error.status === 401) {
-      return <SignInPage onDone={() => void client.invalidateQueries()} />
+      return (
+        <Suspense fallback={<Waiting what="the page" />}>
+          <SignInPage onDone={() => void client.invalidateQueries()} />
+        </Suspense>
+      )
     }
     return (
       <main className="p-8">
@@ -108,6 +117,7 @@ function Pages() {
           <Suspense fallback={<Waiting what="the page" />}>
             <Routes>
               <Route path="/" element={<Today />} />
+              <Route path="/tonight" element={<TonightPage />} />
               <Route path="/units" element={<UnitList />} />
               <Route path="/units/new" element={<NewUnitPage />} />
               <Route path="/units/:id" element={<UnitSheetPage />} />

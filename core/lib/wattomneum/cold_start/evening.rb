@@ -101,7 +101,10 @@ module Wattomneum
 
       # @param low_celsius [Float] as it was measured
       # @return [Morning] what an outcome teaches
-      def morning(low_celsius) = Morning.new(@stored, mean: celsius, variance: own_variance + (MEASURED_SPREAD**2), low_celsius: low_celsius)
+      def morning(low_celsius)
+        Morning.new(off_celsius: celsius - @stored.celsius, slow_celsius: @stored.slow_celsius, low_celsius: low_celsius,
+                    variance: own_variance - @stored.variance + (MEASURED_SPREAD**2))
+      end
 
       private
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Reference: Bayes over a grid of thresholds, each dawn's outcome likely as it is by where the threshold lies, 2 % of entries something else.
+# Reference: draws of a threshold that wanders from morning to morning.
 RSpec.describe Wattomneum::ColdStart::Morning do
   evening_class = Wattomneum::ColdStart::Evening
 
@@ -13,41 +13,22 @@ RSpec.describe Wattomneum::ColdStart::Morning do
     Wattomneum::ColdStart::Evening.new(one, charge: Wattomneum::ColdStart::Evening::Charge.new(ratio: charge, spread: spread))
   end
 
-  def on_a_grid(one, tonight, _low, limits)
-    off = tonight.celsius - one.celsius
-    noise = Math.sqrt(((8.0 * 0.06)**2) + (2.2**2) + (0.5**2))
-    cells = (-500..300).map { |step| step * 0.1 }
-    prior = cells.map { |cell| Math.exp(-0.5 * ((cell - one.celsius)**2) / one.variance) }
-    weights = cells.zip(prior).map do |cell, weight|
-      over, under = limits.map { |limit| Wattomneum::Numerics::Normal.below((limit - cell - off) / noise) }
-      inside = under - over
-      weight * ((0.98 * inside) + 0.02)
-    end
-    mean = cells.zip(weights).sum { |cell, weight| cell * weight } / weights.sum
-    [mean, cells.zip(weights).sum { |cell, weight| ((cell - mean)**2) * weight } / weights.sum]
-  end
-
-  [-20.0, -14.0, -9.0].each do |low|
-    it "moves a threshold at a dawn of #{low} degC as Bayes on a grid does" do
-      one = stored
-      { 'failed' => [low, 99.0], 'slow' => [low - 2.4, low], 'started' => [-99.0, low - 2.4], 'jumped' => [low, 99.0] }.each do |outcome, limits|
-        after = evening(one).morning(low).after(outcome)
-        mean, variance = on_a_grid(one, evening(one), low, limits)
-        expect(after.celsius).to be_within(0.12).of(mean), outcome
-        expect(after.variance).to be_within(0.6).of(variance + 0.01), outcome
+  it 'is as likely as a threshold that wanders by the morning has it, drawn ten thousand times' do
+    random = Random.new(4)
+    noise = Math.sqrt(((8.0 * 0.06)**2) + (Wattomneum::ColdStart::Table.figure('night', 'morning_celsius')**2) + (0.5**2))
+    off = evening(stored).celsius - -14.0
+    [-17.0, -14.0, -12.0].each do |threshold|
+      drawn = Array.new(10_000) { threshold + off + (noise * Wattomneum::Numerics::Normal.drawn(random)) }
+      happened = drawn.map { |at| at > -13.0 ? 'failed' : ('slow' if at > -15.4) || 'started' }.tally
+      { 'failed' => 'failed', 'jumped' => 'failed', 'slow' => 'slow', 'started' => 'started' }.each do |outcome, told|
+        expect(evening(stored).morning(-13.0).likelihood(outcome, threshold)).to be_within(0.015).of(happened.fetch(told, 0) / 10_000.0)
       end
     end
   end
 
-  it 'learns nothing where it was heated, charged or did not fire for another reason' do
-    one = stored
-    %w[heated charged no_fire].each { |outcome| expect(evening(one).morning(-14.0).after(outcome)).to eq(one) }
-  end
-
   it 'takes a failure on a warm morning for a mistake rather than for the truth' do
-    morning = evening(stored).morning(8.0)
-    expect(morning.likely?('failed')).to be(false)
-    expect(morning.after('failed').celsius).to be_within(0.3).of(-14.0)
+    evidence = Wattomneum::ColdStart::Evidence.new.with(evening(stored).morning(8.0), 'failed')
+    expect(evidence.on(-14.0, 12.0).first).to be_within(0.3).of(-14.0)
   end
 
   it 'forecasts a darker night for a unit that stood for three, and for one whose batteries are as cold as the air' do

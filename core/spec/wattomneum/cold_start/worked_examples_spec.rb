@@ -54,8 +54,9 @@ RSpec.describe Wattomneum::ColdStart do
 
       it 'is moved by a morning as worked' do
         worked[:after].each do |outcome, (celsius, spread)|
-          after = evening.morning(worked[:low]).after(outcome)
-          expect([after.celsius, Math.sqrt(after.variance)]).to match([be_within(0.025).of(celsius), be_within(0.015).of(spread)]), outcome
+          evidence = described_class::Evidence.new.with(evening.morning(worked[:low]), outcome)
+          mean, variance = evidence.on(threshold.celsius, threshold.unscaled_variance)
+          expect([mean, Math.sqrt(variance)]).to match([be_within(0.05).of(celsius), be_within(0.05).of(spread)]), outcome
         end
       end
 

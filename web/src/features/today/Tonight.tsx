@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { sayMornings, tonight, type Night, type StartLine, type Tonight as Told } from '../../shared/api/tonight'
 import { Shown } from '../../shared/page/Shown'
 import { spokenDate } from '../../shared/quantities/when'
@@ -103,6 +104,13 @@ export function Tonight() {
                 <NightField key={`${night.yard_id}-${night.dawn}-${night.said_at}`} night={night} />
               ))}
             </div>
+            {told.lines.length > 0 && (
+              <p className="pb-2">
+                <Link to="/tonight" className="inline-block min-h-12 py-3 dense:min-h-9 dense:py-2">
+                  Drawn on one scale
+                </Link>
+              </p>
+            )}
             {told.lines.length === 0 && <NothingNamed told={told} />}
             <Rows lines={told.lines} nightOf={nightOf} />
             {first?.morning && may && <TheRest told={told} dawn={first.dawn} />}

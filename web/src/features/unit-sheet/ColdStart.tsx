@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { unitStart, type UnitStart } from '../../shared/api/tonight'
 import type { UnitSheet } from '../../shared/api/types'
+import { Changed } from './Changed'
 import { MarginChart } from './MarginChart'
 import { Parked } from './Parked'
 import { MorningTap } from '../../shared/cold-start/MorningTap'
@@ -96,6 +97,7 @@ export function ColdStart({ sheet }: { sheet: UnitSheet }) {
       <Foretold forecast={start.forecast} />
       {start.forecast.stands && <p>{glued(start.forecast.stands)}</p>}
       {may && !sheet.retired && <Parked sheet={sheet} start={start} />}
+      {may && !sheet.retired && <Changed sheet={sheet} start={start} />}
       {may && !sheet.retired && (
         <div className="flex flex-col gap-2">
           <h3 className="font-bold">How did it start this morning?</h3>

@@ -73,6 +73,10 @@ export const sayMornings = (dawn: string, entries: { unit_id: string; outcome: O
 export const parkUnit = (unit: { id: string; number: string }, since: string | null) =>
   wish('put', '/api/units/{id}/parked', { id: unit.id }, { since }, `Since when ${unit.number} stands`)
 
+/** What was changed on it that moves its cold start. */
+export const sayChange = (unit: { id: string; number: string }, change: Schemas['NewStartChange']) =>
+  wish('post', '/api/units/{id}/start-changes', { id: unit.id }, change, `What was changed on ${unit.number}`)
+
 /** One thing that will be done for a unit before that dawn, or will not. */
 export const planEvening = (unit: { id: string; name: string }, tick: Schemas['EveningPlan']) =>
   wish('put', '/api/units/{id}/plan', { id: unit.id }, tick, `What will be done for ${unit.name}`)

@@ -42,7 +42,7 @@ RSpec.describe Wattomneum::Circuits::Questions::SoundReading do
     expect(described_class.new(machine('start_24v')).call(probe).observation).to eq('dark')
   end
 
-  keys.each do |key|
+  Extent.sample(keys, one_in: 2).each do |key|
     it "agrees on two-point readings of #{key}, plugs opened and lamps hung on, in any state" do
       unit = machine(key)
       random = Random.new(RSpec.configuration.seed)

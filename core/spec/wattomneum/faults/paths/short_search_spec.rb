@@ -23,8 +23,8 @@ RSpec.describe Wattomneum::Faults::Paths::ShortSearch do
     Wattomneum::Readings::PointReading.new(id: "p#{taken_at}", probe: probe, taken_at: taken_at, value: off.empty? ? 0.4 : nil, overload: off.any?)
   end
 
-  { 'fuel_pump' => 'M2', 'engine_stop' => 'Y5', 'heater' => 'U3' }.each do |key, part|
-    it "finds every wire that, rubbed through, keeps #{part} of #{key} from working" do
+  { 'fuel_pump' => 'M2', 'engine_stop' => 'Y5', 'heater' => 'U3' }.each_with_index do |(key, part), index|
+    it "finds every wire that, rubbed through, keeps #{part} of #{key} from working", :seeds, if: Extent.turn?(index) do
       sheet = library(key)
       runs = sheet.wires.to_h { |wire| [wire.number, followed(sheet, part, wire.number)] }.compact
       expect(runs.size).to be >= 5

@@ -1,0 +1,1 @@
+export { TonightPage } from './TonightPage'

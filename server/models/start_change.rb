@@ -13,7 +13,7 @@ module Server
       def self.say(unit, input, by:, today:)
         raise Refusals::InvalidInput.new('That day is yet to come', fields: { 'on' => ["is after #{today}"] }) if input[:on] > today
 
-        create(unit_id: unit.id, person_id: by.id, **input)
+        create(unit_id: unit.id, person_id: by.id, said_at: Time.now.utc, **input)
         StartThreshold.hear_all([unit.id])
       end
     end

@@ -41,7 +41,7 @@ RSpec.describe Wattomneum::ColdStart do
           by_visits.each do |visits, shares|
             rivals = shares.except('forecast', 'oracle', 'taps only')
             expect(shares['forecast']).to be > rivals.values.max, "winter #{winter + 1}, #{visits} visits: #{shares}"
-            expect(shares['forecast']).to be > shares['taps only'] - 0.01, "winter #{winter + 1}, #{visits} visits: #{shares}"
+            expect(shares['forecast']).to be > shares['taps only'] - 0.02, "winter #{winter + 1}, #{visits} visits: #{shares}"
           end
         end
       end
@@ -52,8 +52,8 @@ RSpec.describe Wattomneum::ColdStart do
         claims = avoided && leagues.flat_map(&:claims)
         [0, 1].each do |winter|
           of_winter = claims.select { |claim| claim.winter == winter }
-          expect_said_to_happen(of_winter, least: 400)
-          expect_said_to_happen(of_winter.select { |claim| claim.week.zero? }, least: 100) if winter == 1
+          expect_said_to_happen(of_winter, least: 300)
+          expect_said_to_happen(of_winter.select { |claim| claim.week.zero? }, least: 30)
         end
       end
     end

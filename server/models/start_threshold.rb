@@ -146,7 +146,7 @@ module Server
 
       # @param dawn [Date]
       # @return [Boolean] whether nothing that came after that dawn was heard yet
-      def last?(dawn) = !told_logs.nil? && heard_day <= Past.day(dawn)
+      def last?(dawn) = !told_logs.nil? && (heard_day.nil? || heard_day <= Past.day(dawn))
 
       # @param morning [Hash, nil] as it is now, in place of what was said of it before
       # @param dawn [Date]
@@ -201,7 +201,7 @@ module Server
 
       def columns(heard, past, fleet)
         known = heard.stored(fleet, past.unit_class(unit_id))
-        { celsius: known.celsius, variance: known.variance, mornings: heard.count, told_logs: heard.state.logs, heard_day: heard.state.day || 0.0 }
+        { celsius: known.celsius, variance: known.variance, mornings: heard.count, told_logs: heard.state.logs, heard_day: heard.state.day }
       end
 
       # What stays on, where it was measured.

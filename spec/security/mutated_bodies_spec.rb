@@ -4,7 +4,7 @@
 RSpec.describe 'Writes as nobody would send them', :committed, :server do
   before { DemoFleet.fresh }
 
-  let(:count) { Extent.of(400, 10_000) }
+  let(:count) { Extent.of(700, 10_000) }
   let(:most_seconds) { 2.0 }
   let(:most_growth_kilobytes) { 50 * 1024 }
   let(:random) { Random.new(Extent.of(20_261, RSpec.configuration.seed)) }

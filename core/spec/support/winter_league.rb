@@ -11,6 +11,8 @@ class WinterLeague
   UNTESTED_SHARE = 0.15
   SUMMER_DAYS = 270
   FIRST_WEEK = 7
+  # Visits an evening at which claims are kept, and taps alone are tried too.
+  CLAIMED_VISITS = 10
   # How many evenings of a failure make a unit one that failed lately.
   LATELY = 14
   # The lists by which a yard goes, worst first, from what was seen in autumn.
@@ -18,7 +20,7 @@ class WinterLeague
              'lowest rest volts' => ->(seen, batteries) { seen.rest_volt / batteries },
              'lowest tester share' => ->(seen, _) { seen.tester_ratio }, 'oldest' => ->(seen, _) { -seen.age_years } }.freeze
   # Said and what happened, of one unit on one morning.
-  Claim = Struct.new(:chance, :failed, :week, :winter, :night, keyword_init: true)
+  Claim = Struct.new(:chance, :failed, :week, :winter, keyword_init: true)
   # A hidden unit of Practice::Winter, of whose mornings one in fifty is tapped wrong.
   class Practised < WINTER::Unit
     def initialize(random)
@@ -36,7 +38,6 @@ class WinterLeague
 
   # @param world [Class] of the hidden units
   def initialize(seed, world: Practised, units: 300, mornings: 60)
-    @number = seed
     @random = Random.new(seed)
     @units = Array.new(units) { world.new(@random) }
     @tested = @units.map { @random.rand > UNTESTED_SHARE }
@@ -54,12 +55,12 @@ class WinterLeague
   # @return [Hash{String => Float}] no-starts avoided, of all that there would have been, by way of choosing
   def avoided(visits, winter: 1)
     by_chance = ->(evening, open) { open.max_by(visits) { |unit| chance(unit, evening) } }
-    { 'forecast' => season(winter, visits, keep: visits == 10, &by_chance),
-      'taps only' => season(winter, visits, readings: false, &by_chance),
-      'failed lately, then posts' => season(winter, visits, learns: false) { |evening, open| open.min_by(visits) { |unit| lately(unit, evening) } },
-      'oracle' => season(winter, visits, learns: false) { |evening, open| open.min_by(visits) { |unit| fails_in(unit, evening) } },
-      'random' => season(winter, visits, learns: false) { |_, open| open.sample(visits, random: Random.new(visits)) } }
-      .merge(RIVALS.transform_values { |by| season(winter, visits, learns: false) { |_, open| by_list(open, visits, by) } })
+    taps = visits == CLAIMED_VISITS ? { 'taps only' => season(winter, readings: false, &by_chance) } : {}
+    { **taps, 'forecast' => season(winter, keep: visits == CLAIMED_VISITS, &by_chance),
+      'failed lately, then posts' => season(winter, learns: false) { |evening, open| open.min_by(visits) { |unit| lately(unit, evening) } },
+      'oracle' => season(winter, learns: false) { |evening, open| open.min_by(visits) { |unit| fails_in(unit, evening) } },
+      'random' => season(winter, learns: false) { |_, open| open.sample(visits, random: Random.new(visits)) } }
+      .merge(RIVALS.transform_values { |by| season(winter, learns: false) { |_, open| by_list(open, visits, by) } })
   end
 
   private
@@ -84,7 +85,7 @@ class WinterLeague
     [-(recent.last || -1), @seen[unit].posts_volt / @units[unit].batteries]
   end
 
-  def season(winter, _visits, learns: true, readings: true, keep: false)
+  def season(winter, learns: true, readings: true, keep: false)
     begin_winter(winter, learns: learns, readings: readings)
     good_until = Array.new(@units.size, -1)
     avoided = total = 0
@@ -170,7 +171,7 @@ class WinterLeague
       @told[unit] << at
       next unless learns
 
-      @claims << Claim.new(chance: chance(unit, at), failed: failed?(unit, at), week: at / 7, winter: keep, night: [@number, at]) if keep
+      @claims << Claim.new(chance: chance(unit, at), failed: failed?(unit, at), week: at / 7, winter: keep) if keep
       @histories[unit].hear([dawn(@winter, unit, at)])
     end
     learn_of_fleet if learns && (at < FIRST_WEEK || (at % FIRST_WEEK).zero?)

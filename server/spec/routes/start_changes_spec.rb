@@ -25,6 +25,7 @@ RSpec.describe Server::Routes::Mornings do
 
   it 'hears one more morning, the same one said otherwise, and one of days ago as if all were told at once' do
     dawn('started', 9, low: -4.0)
+    heard_anew
     dawn('failed', 5, low: -9.0)
     heard_anew
     failed = threshold.celsius

@@ -61,6 +61,10 @@ const queries = new QueryClient({
 function SignInAgain({ person }: { person: Person }) {
   const [open, setOpen] = useState(false)
   const client = useQueryClient()
+  // Fetched while there is a server to fetch it from: it is wanted when there may be none.
+  useEffect(() => {
+    signIn().catch(() => undefined)
+  }, [])
   useEffect(
     () =>
       onSignedOut(() => {
@@ -76,16 +80,18 @@ function SignInAgain({ person }: { person: Person }) {
         setOpen(false)
       }}
     >
-      <Suspense fallback={<Waiting what="the page" />}>
-        <SignIn
-          onDone={(now) => {
-            // Somebody else at this device: nothing of what the one before typed or saw stays on the page.
-            if (now.id !== person.id) window.location.assign('/')
-            setOpen(false)
-            void client.invalidateQueries()
-          }}
-        />
-      </Suspense>
+      <ErrorBoundary>
+        <Suspense fallback={<Waiting what="the page" />}>
+          <SignIn
+            onDone={(now) => {
+              // Somebody else at this device: nothing of what the one before typed or saw stays on the page.
+              if (now.id !== person.id) window.location.assign('/')
+              setOpen(false)
+              void client.invalidateQueries()
+            }}
+          />
+        </Suspense>
+      </ErrorBoundary>
     </Sheet>
   )
 }

@@ -5,7 +5,7 @@ module Wattomneum
     # What mornings say of one unit's threshold and nothing else does: how likely they are for each temperature at which it may lie. They multiply,
     # the older the less; what is done to the unit shifts and blurs what those before it said.
     #
-    # Formula: ln L(T) = sum .985^k ln(.98 P(outcome | T) + .02), k mornings ago; P by Phi((limit - T - off) / sqrt((g s_S)^2 + 2.2^2 + .5^2)).
+    # Formula: ln L(T) = sum .97^k ln(.98 P(outcome | T) + .02), k mornings ago; P by Phi((limit - T - off) / sqrt((g s_S)^2 + 2.2^2 + .5^2)).
     class Evidence
       STEP_CELSIUS = 1.5
       # Temperatures of the grid.

@@ -90,7 +90,7 @@ module Wattomneum
       # Over a summer batteries age and joints corrode, unseen.
       def drift_to(day)
         days = day && @day ? day - @day : 0
-        move(0.0, DRIFT_VARIANCE * days) if days > LONG_DAYS
+        @evidence = @evidence.moved(0.0, DRIFT_VARIANCE * days) if days > LONG_DAYS
         @day = [day, @day].compact.max
       end
 

@@ -6,6 +6,7 @@ import { useMay } from '../../shared/session/session'
 import { AskedBack } from '../../shared/ui/AskedBack'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { useWrite } from '../../shared/writes/useWrite'
+import { signed } from '../../shared/quantities/signed'
 
 const SOURCES: Record<string, string> = { typed: 'typed', weather: 'weather' }
 
@@ -24,7 +25,7 @@ export function NightField({ night }: { night: Night }) {
   const id = useId()
   const may = useMay()('say_morning')
   const celsius = (night.morning ? night.measured_celsius : null) ?? night.low_celsius
-  const shown = celsius === null ? '' : String(celsius).replace('-', '−')
+  const shown = celsius === null ? '' : signed(celsius)
   const say = useWrite<{ low: string }, Tonight>({
     name: `night:${night.yard_id}:${night.dawn}`,
     empty: { low: shown },

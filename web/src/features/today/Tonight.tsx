@@ -55,7 +55,7 @@ function NothingNamed({ told }: { told: Told }) {
   if (told.nights.every((night) => night.low_celsius === null)) {
     return <p>Type how cold it gets tonight: the list follows from it.</p>
   }
-  return <p>Nothing is likely not to start at these temperatures.</p>
+  return <p>At these temperatures every unit is expected to start.</p>
 }
 
 /** The least likely to start; on a phone the first three, the others a tap away. */

@@ -1,9 +1,10 @@
 import { scaleLinear } from 'd3-scale'
 import { Link } from 'react-router'
 import type { Night, StartLine } from '../../shared/api/tonight'
+import { signed, spokenCelsius } from '../../shared/quantities/signed'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
 
-const cold = (celsius: number) => `${String(Math.round(celsius)).replace('-', '−')} °C`
+const cold = (celsius: number) => spokenCelsius(Math.round(celsius))
 const SPARE_CELSIUS = 2
 const GRID = 'grid grid-cols-[4.5rem_minmax(0,1fr)_5.5rem] gap-x-3 desk:grid-cols-[14rem_minmax(0,1fr)_7rem]'
 
@@ -41,7 +42,7 @@ export function YardNight({ night, lines }: { night: Night; lines: StartLine[] }
   if (lines.length === 0)
     return (
       <p>
-        At {cold(low)} nothing in {night.yard} is likely not to start.
+        At {cold(low)} all that is in {night.yard} is expected to start.
       </p>
     )
   const scale = scaleOf(low, lines)
@@ -53,7 +54,7 @@ export function YardNight({ night, lines }: { night: Night; lines: StartLine[] }
         <div className="relative h-8 text-quiet">
           {scale.ticks(6).map((tick) => (
             <span key={tick} className="absolute -translate-x-1/2 whitespace-nowrap" style={{ left: at(x(tick)) }}>
-              {String(tick).replace('-', '−')}
+              {signed(tick)}
             </span>
           ))}
         </div>

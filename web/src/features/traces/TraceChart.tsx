@@ -3,6 +3,7 @@ import { line } from 'd3-shape'
 import { useId } from 'react'
 import type { Curve, Trace } from '../../shared/api/traces'
 import { useFrame } from '../../shared/chart/useFrame'
+import { signed } from '../../shared/quantities/signed'
 
 const HEIGHT = 360
 /** Pixels that a label on the time line takes, at least. */
@@ -50,7 +51,7 @@ export function TraceChart({ trace }: { trace: Trace }) {
   const current = drawn(here.map((one) => [x(one.second), one.ampere === null ? Number.NaN : z(one.ampere)]))
   const hasVolts = volts.length > 0
   const hasFlow = flows.length > 0
-  const label = (second: number) => (second - marks.from).toFixed(1).replace('-', '−')
+  const label = (second: number) => signed((second - marks.from).toFixed(1))
   const lowest = marks.lowest === null ? undefined : here.find((one) => one.second >= (marks.lowest ?? 0))
   return (
     <figure ref={element} aria-labelledby={id}>

@@ -24,7 +24,7 @@ export function Changed({ sheet, start }: { sheet: UnitSheet; start: UnitStart }
         Oil or heater changed
         {start.changes[0] && (
           <span className="font-normal text-quiet">
-            , last {start.changes[0].words} on {spokenDate(start.changes[0].on)}
+            : {start.changes[0].words} on {spokenDate(start.changes[0].on)}
           </span>
         )}
       </summary>

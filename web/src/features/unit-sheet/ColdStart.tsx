@@ -6,6 +6,7 @@ import { MarginChart } from './MarginChart'
 import { Parked } from './Parked'
 import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
+import { spokenCelsius } from '../../shared/quantities/signed'
 import { spokenDate } from '../../shared/quantities/when'
 import { useMay } from '../../shared/session/session'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
@@ -61,7 +62,7 @@ function Foretold({ forecast }: { forecast: Forecast }) {
           {glued(`give or take ${forecast.spread_celsius}: there it starts as often as not, ${forecast.limited_by}.`)}
           {forecast.chance_words && forecast.low_celsius !== null && (
             <span className="block">
-              Tonight at {String(forecast.low_celsius).replace('-', '−')} °C no start {forecast.chance_words}
+              Tonight at {spokenCelsius(forecast.low_celsius)} no start {forecast.chance_words}
             </span>
           )}
           <span className="block text-quiet">

@@ -3,6 +3,7 @@ import { curveMonotoneX, line } from 'd3-shape'
 import { useId } from 'react'
 import type { UnitStart } from '../../shared/api/tonight'
 import { useFrame } from '../../shared/chart/useFrame'
+import { spokenCelsius } from '../../shared/quantities/signed'
 
 type Forecast = NonNullable<UnitStart['forecast']>
 
@@ -15,8 +16,6 @@ const TICKS = [0, 50, 100]
 const DEGREES = [-30, -20, -10, 0, 10]
 const EVEN = 50
 const LABEL = 60
-
-const cold = (celsius: number) => `${String(celsius).replace('-', '−')} °C`
 
 /** How likely it is not to start, by how cold the night gets: where tonight lies on it. */
 export function MarginChart({ forecast }: { forecast: Forecast }) {
@@ -48,7 +47,7 @@ export function MarginChart({ forecast }: { forecast: Forecast }) {
         <path d={`M${LEFT} ${y(EVEN)}H${width - RIGHT}`} className="stroke-act" strokeWidth="2" strokeDasharray="7 5" />
         {DEGREES.map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" className="fill-quiet text-[16px]">
-            {cold(tick)}
+            {spokenCelsius(tick)}
           </text>
         ))}
         {path && <path d={path} className="fill-none stroke-ink" strokeWidth="2.5" />}
@@ -61,7 +60,7 @@ export function MarginChart({ forecast }: { forecast: Forecast }) {
               textAnchor={x(low) > width / 2 ? 'end' : 'start'}
               className="fill-copper text-[16px] font-semibold"
             >
-              tonight {cold(low)}
+              tonight {spokenCelsius(low)}
             </text>
           </g>
         )}
@@ -80,7 +79,7 @@ export function MarginChart({ forecast }: { forecast: Forecast }) {
           <tbody>
             {curve.map((point) => (
               <tr key={point.celsius} className="rule-below">
-                <td className="py-1">{cold(point.celsius)}</td>
+                <td className="py-1">{spokenCelsius(point.celsius)}</td>
                 <td className="py-1 text-right">{point.percent} %</td>
               </tr>
             ))}

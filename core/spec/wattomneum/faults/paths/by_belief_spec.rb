@@ -7,7 +7,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
   complaints = [%w[fuel_pump M2 key_on], %w[heater U3 key_on], %w[engine_stop Y5 key_on], %w[glow E1 preglow], %w[cluster P1 key_on],
                 %w[start_12v K1 cranking], %w[start_24v K1 cranking]]
   # By halving too, for the minutes, on so many of them.
-  compared = Extent.of(1, 20)
+  compared = Extent.of(2, 20)
 
   def system_of(sheet) = sheet.system_volt == 24 ? series_pair : single_battery
 
@@ -23,7 +23,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     items = machine.circuit.items.select { |item| item.branches.one? && scope.indices.include?(item.branches.first) }
     items.reject! { |item| machine.repair_units.of(item.branches.first).then { |unit| %w[body battery].include?(unit.kind) } }
     all = items.flat_map { |item| [Wattomneum::Practice::Fault.open(item.key), Wattomneum::Practice::Fault.new(item: item.key, adds_ohm: 7.0)] }
-    all.sample(Extent.of(3, 60), random: Random.new(7))
+    all.sample(Extent.of(4, 60), random: Random.new(7))
   end
 
   it 'mends nothing sound, never closes with the fault in, takes fewer minutes than halving, and its strong suspects are at fault', :seeds do
@@ -52,7 +52,7 @@ RSpec.describe Wattomneum::Faults::Paths::ByBelief do
     end
     expect(minutes[:belief]).to be < minutes[:halving]
     strong = claims.select(&:first)
-    expect(strong.size).to be > Extent.of(8, 300)
+    expect(strong.size).to be > Extent.of(12, 300)
     expect(strong.count { |unit, guilty| guilty.include?(unit.key) }.fdiv(strong.size)).to be > 0.85
   end
 

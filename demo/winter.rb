@@ -63,7 +63,8 @@ module Demo
                                                           day_before_celsius: night.day_before)
       heard.hear([HISTORY::Dawn.new(outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before, day: dawn.jd)])
       { id: uuid, unit_id: unit.id, dawn: dawn, outcome: outcome, low_celsius: night.low, day_before_celsius: night.day_before,
-        chance: evening.chance(night.forecast), person_id: @by.id, said_at: dawn.to_time.utc + (7 * 3600) }
+        chance: evening.chance(night.forecast), own_celsius: evening.celsius, own_variance: evening.own_variance, person_id: @by.id,
+        said_at: dawn.to_time.utc + (7 * 3600) }
     end
 
     def uuid

@@ -51,7 +51,7 @@ module Server
       odd = params.find { |name, value| !Text.clean?(name) || (!value.is_a?(String) && !value.nil?) || !Text.clean?(value.to_s) }
       raise Refusals::BadRequest, "#{Text.shown(odd.first)} must be given once, as text" if odd
     rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, RangeError, ArgumentError
-      raise Refusals::BadRequest, 'What follows the ? can not be read'
+      raise Refusals::BadRequest, 'What follows the ? cannot be read'
     end
 
     # A form would be read by the framework before any limit of ours.

@@ -111,7 +111,7 @@ module Server
       nil
     end
 
-    # What was still to be written to one that is gone can not be.
+    # What was still to be written to one that is gone cannot be.
     def shut(pipe)
       pipe.close
     rescue Errno::EPIPE

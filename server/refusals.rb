@@ -71,7 +71,7 @@ module Server
     # The value is possible but odd: the reader is asked before it is judged. details hold the options.
     class Question < Refusal; end
 
-    # A sheet that can not be read; details hold every objection with line, column and way out.
+    # A sheet that cannot be read; details hold every objection with line, column and way out.
     class UnreadableSheet < Refusal
       # @param problems [Array<Wattomneum::Circuits::Notation::Problem>]
       def initialize(problems)

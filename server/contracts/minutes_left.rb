@@ -2,7 +2,7 @@
 
 module Server
   module Contracts
-    # How long somebody has before night, where, and what can not be done: keys with commas between them.
+    # How long somebody has before night, where, and what cannot be done: keys with commas between them.
     class MinutesLeft < Base
       params do
         required(:minutes).value(:integer, gteq?: 1, lteq?: Wattomneum::ColdStart::Proposal::MOST_MINUTES)

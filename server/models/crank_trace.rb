@@ -41,8 +41,8 @@ module Server
         rescue CORE::Cranking::Trace::OddScaleError => e
           ask(e)
         rescue Zlib::Error
-          raise Refusals::InvalidInput.new('This trace is packed and can not be unpacked: send it again',
-                                           fields: { 'trace' => ['can not be unpacked'] })
+          raise Refusals::InvalidInput.new('This trace is packed and cannot be unpacked: send it again',
+                                           fields: { 'trace' => ['cannot be unpacked'] })
         end
 
         # @param unit [Unit] held, its yard loaded

@@ -23,7 +23,7 @@ module Server
       # @param input [Hash] of Contracts::NewEngineEntry
       # @param by [Account]
       # @return [EngineEntry]
-      # @raise [Wattomneum::Error, Refusals::InvalidInput] where it can not be so on this unit
+      # @raise [Wattomneum::Error, Refusals::InvalidInput] where it cannot be so on this unit
       def self.tell(engine, input, by:)
         said = Said.new(engine, input).to_h
         watch(engine.unit, input, by) if input[:kind] == 'watched'

@@ -7,6 +7,8 @@ module Server
       unrestrict_primary_key
       CORE = Wattomneum
       RAN = %w[started slow jumped helped].freeze
+      SAID_FIRST = %i[id unit_id dawn chance own_celsius own_variance nights_parked].freeze
+      private_constant :SAID_FIRST
 
       class << self
         # @param entries [Array<Hash>] unit_id, outcome
@@ -24,7 +26,7 @@ module Server
 
           refuse_future(units.values, dawn)
           nights = Night.where(dawn: dawn, yard_id: units.values.map(&:yard_id).uniq).to_h { |night| [night.yard_id, night] }
-          thresholds = StartThreshold.where(unit_id: units.keys).to_h { |row| [row.unit_id, row] }
+          thresholds = StartThreshold.foreseeing(units.keys)
           # In one order, whoever else enters them too.
           rows = entries.sort_by { |one| one[:unit_id] }.map do |entry|
             unit = units.fetch(entry[:unit_id])
@@ -40,13 +42,16 @@ module Server
 
         # What was forecast when it was said first stays beside it.
         def keep(rows)
-          said_again = (rows.first.keys - %i[id unit_id dawn chance nights_parked]).to_h { |name| [name, Sequel[:excluded][name]] }
+          said_again = (rows.first.keys - SAID_FIRST).to_h { |name| [name, Sequel[:excluded][name]] }
           dataset.insert_conflict(target: %i[unit_id dawn], update: said_again).multi_insert(rows)
         end
 
+        # Beside what was said of it, what the unit alone had said, whatever the fleet's last weeks add.
         def forecast(night, threshold, nights_parked)
+          evening = night && threshold&.evening(**night.forecast, nights_parked: nights_parked)
           { low_celsius: night&.at_dawn, day_before_celsius: night&.day_before_celsius, nights_parked: nights_parked,
-            chance: night && threshold&.evening(**night.forecast, nights_parked: nights_parked)&.chance(night.low_celsius) }
+            chance: evening&.chance(night.low_celsius), own_celsius: evening && (evening.celsius - threshold.late_celsius),
+            own_variance: evening&.own_variance }
         end
 
         # What started stands no more; what stood since a later day was parked after it.

@@ -41,7 +41,8 @@ module Server
         probe = Wattomneum::Readings::Probe.new(by: measured_by, from: from, to: to, situation: state,
                                                 opened: circuit ? opened.filter_map { |uuid| circuit.apart_id(uuid) } : [])
         Wattomneum::Readings::PointReading.new(id: id, probe: probe, value: value, overload: overload, observation: observation, unit: unit_symbol,
-                                               conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: repairs_before)
+                                               conditions: conditions.to_h, instrument: instrument, taken_at: taken_at, round: repairs_before,
+                                               half_digit: half_digit)
       end
 
       # @return [Wattomneum::Readings::Reading] `battery` must be loaded
@@ -49,8 +50,19 @@ module Server
         Wattomneum::Readings::Reading.new(
           id: id, test_key: test_key, position: position, battery: battery&.to_core, value: value, overload: overload,
           cells: cells.to_a, observation: observation, unit: unit_symbol, state: state, conditions: conditions.to_h,
-          instrument: instrument, taken_at: taken_at, round: repairs_before
+          instrument: instrument, taken_at: taken_at, round: repairs_before, half_digit: half_digit
         )
+      end
+
+      private
+
+      # Of what was typed; words and cells have none.
+      def half_digit
+        return 0.0 if value.nil?
+
+        Wattomneum::Quantities::Entry.new(text: value_text, unit: unit_symbol, quantity: quantity).half_digit
+      rescue Wattomneum::InvalidQuantityError
+        0.0
       end
     end
   end

@@ -21,7 +21,7 @@ module Server
           input[:planned] ? dataset.insert_conflict.insert(**row, person_id: by.id) : where(row).delete
         end
 
-        # All of them, or none where one can not be.
+        # All of them, or none where one cannot be.
         #
         # @param ticks [Array<Hash>] unit_id, dawn and key
         # @param by [Account]

@@ -167,7 +167,7 @@ module Server
 
       def more_of(text)
         read, problems = Drafting::Draft.read_more(text)
-        raise Refusals::InvalidInput.new('This can not be read', fields: { 'more' => problems }) if problems.any?
+        raise Refusals::InvalidInput.new('This cannot be read', fields: { 'more' => problems }) if problems.any?
 
         read
       end

@@ -42,7 +42,7 @@ module Server
           before = step[:before].to_a.map(&:to_h)
           found = rows_of(draft, before.map { |row| row['item_uuid'] })
           other = before.map { |row| found.fetch(row['item_uuid']) }.zip(before).find { |row, was| row.row_version != was['row_version'] + 1 }
-          raise Refusals::EditConflict, "#{other.first.person.name} changed the same row since: it can not be undone any more" if other
+          raise Refusals::EditConflict, "#{other.first.person.name} changed the same row since: it cannot be undone any more" if other
 
           { id: step[:id], before: before }
         end

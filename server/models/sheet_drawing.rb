@@ -105,7 +105,7 @@ module Server
 
       def picture_of(layouter)
         read = Wattomneum::Circuits::Notation::SheetReader.read(content)
-        return { problem: "the sheet can not be read: #{read.problems.first}" } if read.sheet.nil?
+        return { problem: "the sheet cannot be read: #{read.problems.first}" } if read.sheet.nil?
 
         { picture: JSON.generate(layouter.draw(Wattomneum::Circuits::Drawing::Brief.new(read.sheet).to_h)) }
       rescue Layouter::NoDrawingError => e

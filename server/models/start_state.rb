@@ -2,12 +2,12 @@
 
 module Server
   module Models
-    # What of a unit's readings its cold start goes by: the last crank test that still holds, and what it draws asleep. A row that can be worked
+    # What of a unit's readings its cold start goes by: the last crank test of its bank, and what it draws asleep. A row that can be worked
     # out anew at any time, written with the reading, the repair or the battery that changes it.
     class StartState < Sequel::Model(:start_state)
       unrestrict_primary_key
-      OF_CRANK = %i[rest_volt posts_volt drop_volt celsius ampere speed_rpm cranked_at].freeze
-      NONE = OF_CRANK.to_h { |name| [name, nil] }.freeze
+      OF_CRANK = %i[rest_volt posts_volt drop_volt celsius ampere speed_rpm cranked_at mended_since].freeze
+      NONE = { **OF_CRANK.to_h { |name| [name, nil] }, mended_since: false }.freeze
       private_constant :OF_CRANK, :NONE
 
       class << self
@@ -30,7 +30,7 @@ module Server
 
         private
 
-        # The newest round of readings that is a crank test: others turned nothing, or say what can not be.
+        # The newest round of readings that is a crank test: others turned nothing, or say what cannot be.
         def crank(inputs)
           return NONE unless inputs.foreseeable?
 

@@ -8,13 +8,13 @@ module Server
       unrestrict_primary_key
       CORE = Wattomneum
       OF_READINGS = %i[degrees_per_charge degrees_per_battery_degree slow_celsius limited_by].freeze
-      OF_MORNINGS = %i[celsius variance mornings told_logs heard_day before_last read_celsius read_variance].freeze
-      IN_JSON = %i[narrowing remedies told_logs before_last].freeze
       # Units that wait for each other while all are worked out.
       AT_ONCE = 250
-      private_constant :OF_MORNINGS, :IN_JSON, :AT_ONCE
+      private_constant :AT_ONCE
 
       class << self
+        include Rows
+
         # After a reading, a repair, a battery or a change of the unit itself.
         #
         # @param unit [Unit]
@@ -36,11 +36,11 @@ module Server
         def hear(unit_ids, dawn:)
           db.transaction do
             Unit.one_after_another(unit_ids)
-            last, earlier = where(unit_id: unit_ids).order(:unit_id).all.partition { |row| row.last?(dawn) }
+            last, earlier = of_units(unit_ids).partition { |row| row.last?(dawn) }
             told = Morning.where(unit_id: last.map(&:unit_id), dawn: dawn).naked.as_hash(:unit_id)
             past = Past.new(last.map(&:unit_id))
             fleet = FleetPrior.now
-            write(last.map { |row| in_columns({ **row.values, **row.with_last(told[row.unit_id], dawn, past: past, fleet: fleet) }) }, OF_MORNINGS)
+            change(last.to_h { |row| [row.unit_id, row.with_last(told[row.unit_id], dawn, past: past, fleet: fleet)] })
             hear_all(earlier.map(&:unit_id)) if earlier.any?
           end
         end
@@ -54,8 +54,7 @@ module Server
             Unit.one_after_another(unit_ids)
             past = Past.new(unit_ids)
             fleet = FleetPrior.now
-            rows = where(unit_id: unit_ids).order(:unit_id).all.map { |row| in_columns({ **row.values, **row.told(past, fleet: fleet) }) }
-            write(rows, OF_MORNINGS)
+            change(of_units(unit_ids).to_h { |row| [row.unit_id, row.told(past, fleet: fleet)] })
           end
         end
 
@@ -68,9 +67,19 @@ module Server
             Unit.one_after_another(unit_ids)
             past = Past.new(unit_ids)
             fleet = FleetPrior.now
-            write(where(unit_id: unit_ids).order(:unit_id).all.map { |row| in_columns({ **row.values, **row.expected(past, fleet: fleet) }) },
-                  %i[celsius variance])
+            change(of_units(unit_ids).to_h { |row| [row.unit_id, row.expected(past, fleet: fleet)] })
           end
+        end
+
+        # What an evening is foreseen from, without what it was heard from.
+        #
+        # SQL: select unit_id, celsius, variance, ... from start_threshold where unit_id in ?
+        #
+        # @param unit_ids [Array<String>]
+        # @return [Hash{String => StartThreshold}]
+        def foreseeing(unit_ids)
+          where(unit_id: unit_ids).select(:unit_id, *CORE::ColdStart::Evening::Stored.members, :late_celsius, :capacity_ampere_hour, :asleep_ampere)
+                                  .to_hash(:unit_id)
         end
 
         # By what is kept of their readings.
@@ -97,15 +106,7 @@ module Server
           limits = Queries::FleetRules.new.limits
           rows = units.filter_map { |inputs| row(inputs, past: past, fleet: fleet, limits: limits) }
           where(unit_id: ids - rows.map { |row| row[:unit_id] }).delete
-          write(rows, rows.first.to_h.keys - [:unit_id])
-        end
-
-        # SQL: insert into start_threshold (...) values (...), (...) on conflict (unit_id) do update set ... = excluded...
-        def write(rows, changed)
-          return 0 if rows.empty?
-
-          dataset.insert_conflict(target: :unit_id, update: changed.to_h { |name| [name, Sequel[:excluded][name]] }).multi_insert(rows)
-          rows.size
+          write(rows)
         end
 
         def row(inputs, past:, fleet:, limits:)
@@ -118,7 +119,7 @@ module Server
         # What its mornings are to move it from stands in it until they do.
         def of_readings(threshold, found, inputs)
           { reading_celsius: threshold.celsius, reading_variance: threshold.variance, **OF_READINGS.to_h { |key| [key, threshold.public_send(key)] },
-            tested: !found.read_at.nil?, read_at: found.read_at, narrowing: threshold.narrowing.first(3),
+            tested: found.tested?, read_at: found.read_at, narrowing: threshold.narrowing.first(3),
             capacity_ampere_hour: inputs.capacity_ampere_hour, asleep_ampere: inputs.asleep_ampere }
         end
 
@@ -126,10 +127,6 @@ module Server
         def remedies(inputs, found, kept, limits)
           inputs.remedies(found, charge: kept.charge(nights_parked: 1), limits: limits)
                 .map { |one| { key: one.key, words: one.words, degrees: one.degrees.round(2), minutes: one.minutes } }
-        end
-
-        def in_columns(row)
-          { **row, **IN_JSON.to_h { |name| [name, row[name] && Sequel.pg_jsonb(row[name])] } }
         end
       end
 
@@ -146,7 +143,7 @@ module Server
 
       # @param dawn [Date]
       # @return [Boolean] whether nothing that came after that dawn was heard yet
-      def last?(dawn) = !told_logs.nil? && (heard_day.nil? || heard_day <= Past.day(dawn))
+      def last?(dawn) = !self[:told_logs].nil? && (heard_day.nil? || heard_day <= Past.day(dawn))
 
       # @param morning [Hash, nil] as it is now, in place of what was said of it before
       # @param dawn [Date]
@@ -154,7 +151,7 @@ module Server
       # @param fleet [CORE::ColdStart::FleetPrior::Learnt]
       # @return [Hash] columns that it moves
       def with_last(morning, dawn, past:, fleet:)
-        from = heard_day == Past.day(dawn) ? CORE::ColdStart::History::State.new(**before_last.to_h.transform_keys(&:to_sym)) : state
+        from = heard_day == Past.day(dawn) ? CORE::ColdStart::History::State.new(**self[:before_last].to_h.transform_keys(&:to_sym)) : state
         heard = history.from(from, read)
         heard.hear([Past.dawn(morning)]) if morning && morning[:low_celsius]
         { **columns(heard, past, fleet), heard_day: Past.day(dawn), before_last: from.to_h }
@@ -163,10 +160,7 @@ module Server
       # @param past [Past]
       # @param fleet [CORE::ColdStart::FleetPrior::Learnt]
       # @return [Hash] columns that what is expected of it moves
-      def expected(past, fleet:)
-        known = history.from(state, read).stored(fleet, past.unit_class(unit_id))
-        { celsius: known.celsius, variance: known.variance }
-      end
+      def expected(past, fleet:) = of_fleet(history.from(state, read), past, fleet)
 
       # @return [CORE::ColdStart::Evening::Stored]
       def stored = CORE::ColdStart::Evening::Stored.of(self)
@@ -197,11 +191,15 @@ module Server
 
       def history = CORE::ColdStart::History.new(self, capacity_ampere_hour: capacity_ampere_hour, **awake)
       def read = read_celsius && CORE::ColdStart::History::Read.new(celsius: read_celsius, variance: read_variance)
-      def state = CORE::ColdStart::History::State.new(logs: told_logs&.to_a, mornings: mornings, day: heard_day)
+      def state = CORE::ColdStart::History::State.new(logs: self[:told_logs]&.to_a, mornings: mornings, day: heard_day)
 
       def columns(heard, past, fleet)
+        { **of_fleet(heard, past, fleet), mornings: heard.count, told_logs: heard.state.logs, heard_day: heard.state.day }
+      end
+
+      def of_fleet(heard, past, fleet)
         known = heard.stored(fleet, past.unit_class(unit_id))
-        { celsius: known.celsius, variance: known.variance, mornings: heard.count, told_logs: heard.state.logs, heard_day: heard.state.day }
+        { celsius: known.celsius, variance: known.variance, late_celsius: fleet.lately.celsius, spread_ratio: known.spread_ratio }
       end
 
       # What stays on, where it was measured.

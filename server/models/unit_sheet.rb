@@ -62,7 +62,7 @@ module Server
       # @param by [Account]
       # @return [UnitSheet]
       # @raise [Refusals::EditConflict] if somebody else said otherwise meanwhile, or the unit has another version by now
-      # @raise [Wattomneum::Error] if there is no such item or fact, or it can not be so
+      # @raise [Wattomneum::Error] if there is no such item or fact, or it cannot be so
       def differ(input, by:)
         current!
         own = Wattomneum::Circuits::OwnFacts.new(drawn, overrides.to_h)

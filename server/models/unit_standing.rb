@@ -37,7 +37,7 @@ module Server
         def facts(unit, limits)
           system = unit.core_system
           { **Batteries.of(unit), **Charging.of(unit, system, limits), **StartPath.of(unit, system), **GroundWork.of(unit, limits),
-            **Faults.of(unit) }
+            **Faults.of(unit), **Rounds.of(unit) }
         end
       end
     end

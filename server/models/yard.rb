@@ -31,6 +31,11 @@ module Server
         # @return [Sequel::LiteralString] its day by the clock of that zone
         def local_day(column, zone) = Sequel.lit("(? at time zone 'UTC' at time zone ?)::date", column, zone)
 
+        # @param column [Sequel::SQL::Expression, Symbol] of a time
+        # @param zone [String, Sequel::SQL::Expression]
+        # @return [Sequel::SQL::Expression] number of its day by the clock of that zone, as Date#jd has it, with the part of the day
+        def day_number(column, zone) = Sequel.lit("extract(julian from (? at time zone 'UTC' at time zone ?))::float8", column, zone)
+
         # SQL: select name from pg_timezone_names where name like '%/%' ..., without the copies for other programs
         #
         # @return [Array<String>] time zones the database can tell the time of

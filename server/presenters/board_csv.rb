@@ -22,7 +22,7 @@ module Server
         limits = Queries::FleetRules.new.limits
         CSV.generate do |csv|
           csv << HEADERS
-          units.each { |unit| csv << line(unit, Standing.call(unit.values, unit.yard.time_zone, limits)).map { |cell| ReadingsCsv.harmless(cell) } }
+          units.each { |unit| csv << line(unit, Standing.call(unit.values, limits)).map { |cell| ReadingsCsv.harmless(cell) } }
         end
       end
 

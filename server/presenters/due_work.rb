@@ -16,7 +16,7 @@ module Server
       end
 
       def self.unit(row, kind, round)
-        last = Models::Yard.day_of(row[:last_at], row[:time_zone])
+        last = row[:last_on]
         { unit_id: row[:id], unit: "#{row[:number]} #{row[:name]}", yard: row[:yard], last_on: last.iso8601,
           due_on: Wattomneum::Readings::Due.on(last, kind.months.fetch(row[:exposure])).iso8601, path: "/units/#{row[:id]}/#{round}" }
       end

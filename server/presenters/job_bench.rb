@@ -60,7 +60,8 @@ module Server
       end
 
       def tests
-        Wattomneum::Readings::Catalogue.for(system).map { |test| TestCard.call(test, system, @assessment.limits) }
+        read = @assessment.readings.to_set(&:test_key)
+        Wattomneum::Readings::Catalogue.for(system).map { |test| TestCard.call(test, system, @assessment.limits, again: read.include?(test.key)) }
       end
 
       def readings

@@ -17,8 +17,13 @@ module Server
       def initialize(path, taken, live_positive:)
         @path = path
         @live_positive = live_positive
-        # What both loops share carries the starter's current while cranking, and the alternator's else.
-        @between = taken.select { |one| one[:from] && (one[:state] == CRANKING) == (path.key == 'start') }
+        # What both loops share carries the starter's current while cranking, and the alternator's else. The drop of a whole side is written beside
+        # it, once, though no named point divides it.
+        @between = taken.select do |one|
+          one[:from] && (one[:state] == CRANKING) == (path.key == 'start') && wholes.none? do |test|
+            test.key == one[:test_key]
+          end
+        end
         @tests = taken.select { |one| one[:test_key] }.to_h { |one| [one[:test_key], one] }
       end
 

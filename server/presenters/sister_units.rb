@@ -20,7 +20,7 @@ module Server
       def self.call(row, baselines)
         baseline = baselines.of(row) or return
         say = ->(value) { CORE::Readings::Reading.new(id: '', test_key: row.test_key, taken_at: 0, value: value).spoken }
-        { words: "Sound sister units: #{say.call(baseline.median)}, give or take #{say.call(baseline.spread)} (#{baseline.count} of them)",
+        { words: "Sound sister units: #{CORE::Quantities::Figure.give_or_take(baseline.median, baseline.spread, &say)} (#{baseline.count} of them)",
           far: baseline.far?(row.value) }
       end
     end

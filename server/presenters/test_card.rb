@@ -9,7 +9,8 @@ module Server
       # @param test [Wattomneum::Readings::TestDefinition]
       # @param system [Wattomneum::Units::ElectricalSystem]
       # @param limits [Wattomneum::Limits::Table]
-      def self.call(test, system, limits)
+      # @param again [Boolean] whether it was read in this job before
+      def self.call(test, system, limits, again: false)
         { key: test.key, label: test.label, short: test.short, quantity: test.quantity, per_battery: test.per_battery?,
           positions: test.per_battery? ? system.positions : [], units: test.shown_units, cells: test.cells(system),
           choices: test.choices.map { |choice| { key: choice['key'], label: choice['label'] } },
@@ -17,7 +18,7 @@ module Server
           instrument: test.instrument, minutes: test.minutes, how: test.how(system, limits: limits), loop: test.loop,
           from: label_of(test.from), to: label_of(test.to), answers: answers(test, system, limits),
           cautions: Wattomneum::Safety::Cautions.on(Wattomneum::Safety::Cautions.fetch_all(test.cautions), system).map(&:to_h),
-          conditions: conditions(test, system) }
+          conditions: conditions(test, system, again) }
       end
 
       def self.label_of(place) = place && Wattomneum::Circuits::Roles.fetch(place).label
@@ -28,9 +29,10 @@ module Server
         [{ when: 'Any', means: "No lead-acid limit holds here. #{instead}" }]
       end
 
-      def self.conditions(test, system)
+      def self.conditions(test, system, again)
         required = test.required_conditions(system)
         keys = [*test.asked_conditions(system), *('meter_proved' if test.zero_convicts?)]
+        keys = keys.reject { |key| DEFINITIONS[key]['again'] } unless again
         keys.map { |key| condition(key, required: required.include?(key)) }
       end
 

@@ -102,7 +102,9 @@ module Server
 
       def words(one)
         odds = "Even odds at #{self.class.spoken_celsius(one.evening.celsius)}, give or take #{one.evening.spread.round}"
-        one.row[:tested] ? "#{odds}: #{self.class.limited_by(one.row[:limited_by])}" : "#{odds}. Never read while cranking: measure first"
+        return "#{odds}: #{self.class.limited_by(one.row[:limited_by])}" if one.row[:tested]
+
+        "#{odds}. #{one.row[:read_at] ? 'Mended since it was read while cranking: read it again' : 'Never read while cranking: measure first'}"
       end
 
       def record

@@ -38,7 +38,7 @@ module Server
         found = @grounds.baseline(place) or return
         last = @grounds.services[place.uuid]
         say = ->(milliohm) { CORE::Quantities::Figure.ohm(milliohm / 1000.0) }
-        { words: "Sister units: #{say.call(found.median)}, give or take #{say.call(found.spread)} (#{found.count} of them)",
+        { words: "Sister units: #{CORE::Quantities::Figure.give_or_take(found.median, found.spread, &say)} (#{found.count} of them)",
           far: last&.after_volt ? found.far?(CORE::Grounds::Check.milliohm(last.after_volt, last.after_ampere)) : false }
       end
 

@@ -7,7 +7,7 @@ module Server
       # @param result [Queries::UnitList::Result]
       def self.call(result)
         limits = Queries::FleetRules.new.limits
-        lines = result.units.map { |unit| { **UnitLine.call(unit), standing: Standing.call(unit.values, unit.yard.time_zone, limits) } }
+        lines = result.units.map { |unit| { **UnitLine.call(unit), standing: Standing.call(unit.values, limits) } }
         { units: lines, after: result.after, count: result.total, yards: result.yards,
           classes: result.classes.map { |row| { **row, label: "#{row[:make]} #{row[:model]}" } } }
       end

@@ -29,7 +29,7 @@ module Server
       # As its line of the board says it.
       def standing
         line = Queries::UnitList.new({ state: ('retired' if @unit.retired_at) }).line(@unit.id)
-        Standing.call(line.values, @unit.yard.time_zone, @record.limits)
+        Standing.call(line.values, @record.limits)
       end
 
       def circuit_fields

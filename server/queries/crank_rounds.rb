@@ -2,7 +2,8 @@
 
 module Server
   module Queries
-    # What was read while a unit was cranked, round by round of work: the last that turned its engine and that nothing was mended after.
+    # What was read while a unit was cranked, round by round of work: those that turned its engine with the batteries
+    # that stand in it now.
     class CrankRounds
       POSTS = %w[negative_post positive_post].freeze
       # Volts between two points that have a name say the same as the test of the catalogue that reads there.
@@ -17,8 +18,9 @@ module Server
       MOST_LOOKED_AT = 200
       LEAST_RPM = 30.0
       private_constant :POSTS, :BETWEEN, :KEYS, :DROPS, :BEHAVES, :MEANWHILE, :MOST_LOOKED_AT, :LEAST_RPM
-      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere, speed_rpm; cranked_at
-      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :speed_rpm, :cranked_at, keyword_init: true)
+      # rest_volt, posts_volt; drop_volt of both sides, nil where not both were read; celsius nil where nobody said it; ampere, speed_rpm;
+      # cranked_at; mended_since: whether a start that failed was mended after it
+      Round = Struct.new(:rest_volt, :posts_volt, :drop_volt, :celsius, :ampere, :speed_rpm, :cranked_at, :mended_since, keyword_init: true)
 
       # @param unit_id [String]
       # @param since [Time, nil] when the bank became what it is
@@ -54,10 +56,10 @@ module Server
         BETWEEN[[[row.from_place, row.to_place].map { |place| place&.key.to_s }.sort, row.state]]
       end
 
-      # Another battery makes another bank of it, and what was mended on a start that failed another path.
+      # Another battery makes another bank of it.
       def holds?(round)
         posts = round['posts_cranking']
-        posts&.value && turned?(round, posts) && (@since.nil? || posts.taken_at >= @since) && !mended_since?(posts)
+        posts&.value && turned?(round, posts) && (@since.nil? || posts.taken_at >= @since)
       end
 
       def turned?(round, posts)
@@ -81,7 +83,7 @@ module Server
 
         drops = DROPS.map { |key| round[key]&.value&.abs }
         Round.new(rest_volt: rest.to_f, posts_volt: posts.value, drop_volt: (drops.sum if drops.all?), celsius: celsius(round),
-                  ampere: round['cranking_current']&.value, speed_rpm: speed(round), cranked_at: posts.taken_at)
+                  ampere: round['cranking_current']&.value, speed_rpm: speed(round), cranked_at: posts.taken_at, mended_since: mended_since?(posts))
       end
 
       # What hardly turned is no speed of a crank test.

@@ -30,7 +30,7 @@ module Server
 
       def kind(key, label)
         months = CORE::Readings::Due::EXPOSURES.to_h { |exposure| [exposure, CORE::Readings::Due.months(key, limits, exposure: exposure)] }
-        rows = counted(key == 'grounds' ? last_service : last_reading(key), months.transform_values { |every| Date.today << every })
+        rows = counted(key == 'grounds' ? last_service : last_round(key), months.transform_values { |every| Date.today << every })
         first = rows.first || { due: 0, made: 0 }
         Kind.new(key: key, label: label, months: months, due: first[:due], never: units(key).count - first[:made], units: rows.first(first[:due]))
       end
@@ -59,14 +59,11 @@ module Server
         end
       end
 
-      # SQL: select * from (select unit.id, number, name, yard.name, last.taken_at as last_at from unit join yard cross join lateral
-      #      (select taken_at from reading where unit_id = unit.id and test_key = ? and <standing> order by taken_at desc limit 1) as last
-      #      where retired_at is null) as made
-      def last_reading(key)
-        test_key = CORE::Readings::Due::TESTS.fetch(key)
-        newest = Models::Reading.standing.where(Sequel[:reading][:unit_id] => Sequel[:unit][:id], Sequel[:reading][:test_key] => test_key)
-                                .order(Sequel.desc(Sequel[:reading][:taken_at])).limit(1).select(Sequel[:reading][:taken_at])
-        made(units(key).cross_join(newest.lateral.as(:last)), Sequel[:last][:taken_at])
+      # SQL: select * from (select unit.id, number, name, yard.name, unit_standing.<key>_round_at as last_at from unit join yard join unit_standing
+      #      where retired_at is null and <key>_round_at is not null) as made
+      def last_round(key)
+        at = Sequel[:unit_standing][:"#{key}_round_at"]
+        made(units(key).join(:unit_standing, unit_id: Sequel[:unit][:id]).exclude(at => nil), at)
       end
 
       # SQL: the same with (select unit_id, max(served_at) from ground_service group by unit_id)
@@ -78,7 +75,7 @@ module Server
       def made(rows, at)
         DB.from(rows.naked.join(:yard, id: Sequel[:unit][:yard_id])
                     .select(*%i[id number name exposure].map { |name| Sequel[:unit][name] }, Sequel[:yard][:name].as(:yard),
-                            Sequel[:yard][:time_zone], at.as(:last_at)).as(:made))
+                            Models::Yard.local_day(at, Sequel[:yard][:time_zone]).as(:last_on), at.as(:last_at)).as(:made))
       end
     end
   end

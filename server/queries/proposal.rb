@@ -10,7 +10,7 @@ module Server
 
       # @param tonight [Tonight::Result]
       # @param minutes [Integer]
-      # @param without [Array<String>] keys of what can not be done tonight
+      # @param without [Array<String>] keys of what cannot be done tonight
       def initialize(tonight, minutes:, without: [])
         @lines = tonight.lines
         @minutes = minutes

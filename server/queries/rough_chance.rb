@@ -24,10 +24,9 @@ module Server
 
         def variance
           charge = (lost * figure('charge', 'spread_of_lost')) + figure('charge', 'spread')
-          of[:variance] + Sequel.function(:power, of[:degrees_per_charge] * charge, 2) + nights_own
+          own = of[:variance] + Sequel.function(:power, of[:degrees_per_charge] * charge, 2) + (figure('night', 'morning_celsius')**2)
+          (Sequel.function(:power, of[:spread_ratio], 2) * own) + (figure('night', 'low_celsius')**2)
         end
-
-        def nights_own = %w[low_celsius morning_celsius].sum { |key| figure('night', key)**2 }
 
         # Share of its charge that went while it stood.
         def lost

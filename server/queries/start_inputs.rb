@@ -2,15 +2,19 @@
 
 module Server
   module Queries
-    # What is known of one unit's start: its last crank test that still holds, or its labels and its tester, and the usual current. From what is
+    # What is known of one unit's start: the last crank test of its bank, or its labels and its tester, and the usual current. From what is
     # kept of units and batteries (Models::StartState, Models::BatteryState), so that a whole fleet is a handful of queries.
     class StartInputs
       CORE = Wattomneum
       # Where nobody said how warm it was, and how far that may be off.
       UNSAID = CORE::ColdStart::Inputs::Input.new(value: 12.0, spread: 8.0)
       private_constant :UNSAID
-      # inputs: of the forecast; read_at and drop_volt: of the crank test, nil where there was none, or drops were not read
-      Found = Struct.new(:inputs, :read_at, :drop_volt, keyword_init: true)
+      # inputs: of the forecast; read_at and drop_volt: of the crank test, nil where there was none, or drops were not read; mended_since: whether
+      # the start was mended after it
+      Found = Struct.new(:inputs, :read_at, :drop_volt, :mended_since, keyword_init: true) do
+        # @return [Boolean] whether it was cranked as it is now
+        def tested? = !read_at.nil? && !mended_since
+      end
 
       # @param unit [Models::Unit]
       # @return [StartInputs]
@@ -53,13 +57,14 @@ module Server
       # @return [Boolean] whether it has a starter, and batteries of lead and acid
       def foreseeable? = system.starter? && system.battery? && system.lead_acid?
 
-      # @param test [#rest_volt, #posts_volt, #drop_volt, #celsius, #ampere, #speed_rpm, nil] a crank test: a round or what is kept of one
+      # @param test [#rest_volt, #posts_volt, #drop_volt, #celsius, #ampere, #speed_rpm, #mended_since, nil] a crank test: a round or what is kept
+      #   of one
       # @return [Found, nil] nil where it is none that anything follows from
       def tested(test)
         return if test&.posts_volt.nil?
 
         Found.new(inputs: CORE::ColdStart::Inputs.of_test(crank_test(test), **aids, known: unread(test)), read_at: test.cranked_at,
-                  drop_volt: test.drop_volt)
+                  drop_volt: (test.drop_volt unless test.mended_since), mended_since: test.mended_since)
       rescue CORE::InvalidQuantityError
         nil
       end

@@ -105,7 +105,7 @@ module Server
       # SQL: select count(*) filter (where chance > 0.5), count(*) filter (where chance > 0.5 and <failed>), count(*) filter (where <failed>)
       #      from morning where dawn > ? and chance is not null and outcome in ? and (chance > 0.5 or <failed>)
       def record
-        failed = Sequel.expr(outcome: %w[failed jumped])
+        failed = Sequel.expr(outcome: Wattomneum::ColdStart::Morning::FAILED)
         named = Sequel[:chance] > NAMED
         counts = [named, named & failed, failed].map { |which| Sequel.function(:count).*.filter(which) }
         told = Models::Morning.where { dawn > Date.today - RECORD_DAYS }.exclude(chance: nil).where(named | failed)

@@ -18,33 +18,45 @@ module Server
 
       # @return [Result]
       def call
-        page = rows.limit(PAGE + 1).all
+        page = rows(following(fitting).limit(PAGE + 1)).all
         Result.new(units: page.first(PAGE), after: (page[PAGE - 1].id if page.size > PAGE), total: fitting.count, yards: yards, classes: classes)
       end
 
       # @return [Array<Models::Unit>] all that fit, in their order, with what is kept of them
-      def all = rows.all
+      def all = rows(fitting).all
 
       # @param unit_id [String]
       # @return [Models::Unit, nil] its line
-      def line(unit_id) = rows.where(Sequel[:unit][:id] => unit_id).first
+      def line(unit_id) = rows(fitting.where(Sequel[:unit][:id] => unit_id)).first
 
       private
 
-      # SQL: select unit.*, unit_standing.*, start_threshold.celsius, variance, <held, watched, temporary, open_jobs>, <order> as place
-      #      from unit join yard left join unit_standing left join start_threshold where <filter> and (<order>, yard.name, number) > (those of the
-      #      last unit shown) order by <order>, yard.name, number limit 101
-      def rows
+      # What is kept is read of those that are shown alone: who they are is told first.
+      #
+      # SQL: select unit.*, unit_standing.*, start_threshold.celsius, variance, <held, watched, temporary, open_jobs>
+      #      from (select unit.id from unit join yard left join unit_standing left join start_threshold where <filter> and
+      #      (<order>, yard.name, number) > (those of the last unit shown) order by <order>, yard.name, number limit 101) as shown
+      #      join unit join yard left join unit_standing left join start_threshold order by <order>, yard.name, number
+      def rows(units)
+        shown = units.order(*order).select(Sequel[:unit][:id].as(:shown_id))
         unfinished = Models::Job.unfinished.where(Sequel[:job][:unit_id] => Sequel[:unit][:id]).select { count.function.* }
         open = BoardOrder.conditions
-        following(fitting).eager(:yard).order(*order).select_all(:unit)
-                          .select_append(*KEPT.map { |name| Sequel[:unit_standing][name] }, *COLD.map { |name| Sequel[:start_threshold][name] },
-                                         unfinished.as(:open_jobs), *%i[held watched temporary].map { |kind| open.fetch(kind).as(kind) })
+        kept(Models::Unit.join(shown.as(:shown), shown_id: Sequel[:unit][:id]).join(:yard, id: Sequel[:unit][:yard_id]))
+          .eager(:yard).order(*order).select_all(:unit)
+          .select_append(*KEPT.map { |name| Sequel[:unit_standing][name] }, *days, *COLD.map { |name| Sequel[:start_threshold][name] },
+                         unfinished.as(:open_jobs), *%i[held watched temporary].map { |kind| open.fetch(kind).as(kind) })
       end
 
-      KEPT = (Models::UnitStanding.columns - %i[unit_id worked_out_at]).freeze
-      COLD = [*Wattomneum::ColdStart::Evening::Stored.members, :capacity_ampere_hour, :asleep_ampere, :tested].freeze
+      KEPT = (Models::UnitStanding.columns - [:unit_id, :worked_out_at, *Models::UnitStanding::Rounds::COLUMNS.keys]).freeze
+      COLD = [*Wattomneum::ColdStart::Evening::Stored.members, :capacity_ampere_hour, :asleep_ampere, :tested, :read_at].freeze
       private_constant :KEPT, :COLD
+
+      # When it was read, by the clock of its yard.
+      def days
+        %w[battery charging path ground].map do |of|
+          Models::Yard.local_day(Sequel[:unit_standing][:"#{of}_at"], Sequel[:yard][:time_zone]).as(:"#{of}_on")
+        end
+      end
 
       def order = [*BoardOrder.all[@filter[:order]], Sequel[:yard][:name], Sequel[:unit][:number]]
 

@@ -101,7 +101,7 @@ module Server
         json(saved: true, why: code == ErrorMap::OURS.last ? SAVED_NOT_SHOWN : e.message)
       end
 
-      SAVED_NOT_SHOWN = 'It is saved. It can not be shown just now: look again in a moment'
+      SAVED_NOT_SHOWN = 'It is saved. It cannot be shown just now: look again in a moment'
       private_constant :SAVED_NOT_SHOWN
 
       # @param about [Models::Job, Queries::JobRecord, String] a job, what was read of it already, or its id

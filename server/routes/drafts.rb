@@ -78,7 +78,7 @@ module Server
       get '/api/drafts/:id/drawing' do
         allow!(:read)
         sheet = Queries::Machines.asked_by(person) { draft(id_param).to_core.sound_part }
-        next json(pictures: [], problem: 'its head can not be read yet') if sheet.nil?
+        next json(pictures: [], problem: 'its head cannot be read yet') if sheet.nil?
 
         drawn(Models::SheetDrawing.order_sheet(sheet), sheet)
       end

@@ -7,7 +7,7 @@ RSpec.describe Server::Layouter do
   def stand_in(code, **rest) = described_class.new(command: ['ruby', '-e', "$stdout.sync = true; #{code}"], **rest)
   def answering = "puts '{\"drawing\":{\"pictures\":[]}}'"
 
-  it 'keeps its program warm, and says in words why a sheet can not be drawn' do
+  it 'keeps its program warm, and says in words why a sheet cannot be drawn' do
     layouter = described_class.new(seeds: 1)
     drawn = layouter.draw(brief)
     expect(drawn['pictures'].first['wires'].size).to eq(Wattomneum::Circuits::Library.fetch('battery_ignition').wires.size)

@@ -11,7 +11,8 @@ RSpec.describe 'A line of the board' do
     { batteries: { percent: 62, verdict: 'act', on: '2026-10-22', yearly_percent: -18, untested: 1, least_percent: 60 },
       charging: { volt: 13.9, low_volt: 13.8, high_volt: 14.7, blocks: 1, verdict: 'sound', on: '2025-11-24', yearly_volt: -0.23 },
       path: { feed_milliohm: 1.42, return_milliohm: nil, verdict: 'watch', on: '2026-11-19' },
-      cold: { celsius: -12, spread_celsius: 3, tested: false }, grounds: { milliohm: 0.4, on: '2026-01-02', due_on: '2026-07-02', due: true },
+      cold: { celsius: -12, spread_celsius: 3, tested: false, mended_since: false },
+      grounds: { milliohm: 0.4, on: '2026-01-02', due_on: '2026-07-02', due: true },
       faults: { count: 3, again: 'Fuel pump relay' }, open: { jobs: 2, held: true, watched: false, temporary: true } }
   end
 

@@ -79,7 +79,7 @@ RSpec.describe 'The migration to readings between any points', :long do
     expect(db[:job_symptom].select_hash(:job_id, :work)).to eq(about)
   end
 
-  it 'does not go back over readings, repairs and jobs that the older tables can not hold' do
+  it 'does not go back over readings, repairs and jobs that the older tables cannot hold' do
     as_it_was
     job = db[:job].first
     place = db[:place].where(unit_id: job[:unit_id]).select_map(:id)

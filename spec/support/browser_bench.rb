@@ -43,7 +43,7 @@ module BrowserBench
     shown = measured(step, unit)
     before = readings_shown
     find('[data-step] button').click
-    within('form[aria-label^="Reading"]') { enter(shown) }
+    within('form[aria-label^="Reading"]') { enter(step, shown) }
     wait_for_saving_or_question(before + 1)
     find('form [role=alert]').find('button', text: 'as I typed it').click if asked?
     expect(page).to have_css("[data-readings='#{before + 1}']")
@@ -52,12 +52,12 @@ module BrowserBench
 
   def readings_shown = find('[data-readings]')['data-readings'].to_i
 
-  def enter(measured)
+  def enter(step, measured)
     say_conditions(measured.conditions)
     if measured.observation
       find("input[value='#{measured.observation}']").click
     else
-      fill_in 'Reading', with: measured.value.to_s.tr('.', ',')
+      fill_in 'Reading', with: typed(step, measured)
     end
     press find_button('Save the reading')
   end

@@ -34,10 +34,11 @@ module HttpBench
   # What is odd here is asked about once: "as I typed it".
   def take_reading(step, unit)
     shown = measured(step, unit)
-    return send_points(step[:probe], shown) if step[:probe]
+    entered = shown.observation ? { observation: shown.observation } : { value_text: typed(step, shown) }
+    return send_points(step[:probe], shown, entered) if step[:probe]
 
-    send_reading(step, shown)
-    send_reading(step, shown, 'value_confirmed' => 'yes') if status == 422 && error.key?('question')
+    send_reading(step, shown, entered)
+    send_reading(step, shown, entered, 'value_confirmed' => 'yes') if status == 422 && error.key?('question')
     expect(status).to eq(201)
   end
 
@@ -77,22 +78,21 @@ module HttpBench
     { by: card['by'], from: card['from']['node'], to: card['to']['node'], situation: card['situation'], opened: card['opened'] }
   end
 
-  def send_points(probe, measured)
+  def send_points(probe, measured, entered)
     said = asked(bench['next_step']['probe'], measured)
-    body = { id: SecureRandom.uuid, probe: probe, **entered(measured) }
+    body = { id: SecureRandom.uuid, probe: probe, **entered }
     act("/api/jobs/#{bench['id']}/readings", **body, conditions: said)
     act("/api/jobs/#{bench['id']}/readings", **body, conditions: { **said, value_confirmed: 'yes' }) if status == 422 && error.key?('question')
     expect(status).to eq(201)
   end
 
-  def send_reading(step, measured, **said)
+  def send_reading(step, measured, entered, **said)
     card = bench['tests'].find { |one| one['key'] == step[:test] }
     act("/api/jobs/#{bench['id']}/readings",
         id: SecureRandom.uuid, test_key: step[:test], position: step[:position], state: card['state'], instrument: card['instrument'],
-        conditions: asked(card, measured).merge(said), acknowledged: acknowledged(card), **entered(measured))
+        conditions: asked(card, measured).merge(said), acknowledged: acknowledged(card), **entered)
   end
 
   def asked(card, measured) = measured.conditions.slice(*card['conditions'].map { |condition| condition['key'] })
   def acknowledged(card) = card['cautions'].select { |one| one['acknowledge'] }.map { |one| one['id'] }
-  def entered(measured) = measured.observation ? { observation: measured.observation } : { value_text: measured.value.to_s.tr('.', ',') }
 end

@@ -40,6 +40,13 @@ module Journey
     unit.read(Wattomneum::Readings::Probe.new(**step[:probe]), **beside)
   end
 
+  # @return [String] what is typed from the meter: volts with every digit of its display, as they do who count digits
+  def typed(step, measured)
+    volts = step[:probe] ? step[:probe][:by] == 'volts' : Wattomneum::Readings::Catalogue.fetch(step[:test]).quantity == 'voltage'
+    shown = volts && measured.value.is_a?(Float) ? Wattomneum::Practice::Meter.text(measured.value) : measured.value.to_s
+    shown.tr('.', ',')
+  end
+
   # @return [Array<String>] kinds of the steps taken, in order
   def work_to_the_end(unit)
     kinds = []

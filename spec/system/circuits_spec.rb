@@ -104,7 +104,7 @@ RSpec.describe 'Circuits' do
     expect(Server::Models::Ruling.get(:note)).to eq('Label on the lock')
   end
 
-  it 'names every objection to a sheet that can not be read, and changes nothing' do
+  it 'names every objection to a sheet that cannot be read, and changes nothing' do
     visit '/circuits'
     click_button 'Bring in a sheet'
     fill_in 'Or its text', with: Wattomneum::Circuits::Library::TEXTS['fuel_pump'].sub('to: K11:86', 'to: K11:99')

@@ -45,7 +45,7 @@ RSpec.describe 'Figures' do
     Browser.chrome.execute_cdp('Emulation.clearDeviceMetricsOverride')
   end
 
-  it 'of a page that can not be asked for again stay, with their age, and single keys do nothing behind a sheet or when turned off', :only_looks do
+  it 'of a page that cannot be asked for again stay, with their age, and single keys do nothing behind a sheet or when turned off', :only_looks do
     sign_in_as('electrician')
     visit "/jobs/#{Server::Models::Job.first(state: 'open').id}"
     expect(page).to have_css('[data-step]').and have_title(/Job \d+, .* Wattomneum/)

@@ -56,7 +56,7 @@ RSpec.describe 'By keyboard alone' do
     before = readings_shown
     blur_and_press('n')
     expect(page).to have_css('form[aria-label^="Reading"]')
-    shown.observation ? key_observation(shown.observation) : key_figure(shown.value)
+    shown.observation ? key_observation(shown.observation) : key_figure(typed(step, shown))
     key_conditions(shown.conditions)
     tab_to_button('Save the reading')
     press(:enter)
@@ -76,7 +76,7 @@ RSpec.describe 'By keyboard alone' do
 
   def key_figure(value)
     tab_to { |on| on.id == 'pad-value' }
-    press(value.to_s.tr('.', ','))
+    press(value)
   end
 
   def key_conditions(conditions)

@@ -19,8 +19,8 @@ class WinterLeague
   RIVALS = { 'lowest cranking posts' => ->(seen, batteries) { seen.posts_volt / batteries },
              'lowest rest volts' => ->(seen, batteries) { seen.rest_volt / batteries },
              'lowest tester share' => ->(seen, _) { seen.tester_ratio }, 'oldest' => ->(seen, _) { -seen.age_years } }.freeze
-  # Said and what happened, of one unit on one morning.
-  Claim = Struct.new(:chance, :failed, :week, :winter, keyword_init: true)
+  # Said and what happened, of one unit on one morning; night: which of all leagues' nights it was.
+  Claim = Struct.new(:chance, :failed, :week, :winter, :night, keyword_init: true)
   # A hidden unit of Practice::Winter, of whose mornings one in fifty is tapped wrong.
   class Practised < WINTER::Unit
     def initialize(random)
@@ -38,6 +38,7 @@ class WinterLeague
 
   # @param world [Class] of the hidden units
   def initialize(seed, world: Practised, units: 300, mornings: 60)
+    @seed = seed
     @random = Random.new(seed)
     @units = Array.new(units) { world.new(@random) }
     @tested = @units.map { @random.rand > UNTESTED_SHARE }
@@ -104,6 +105,8 @@ class WinterLeague
     @winter = @winters[winter]
     @seen, @nights, @parked, @mornings = @winter.values_at(:seen, :nights, :parked, :mornings)
     @told = @units.map { [] }
+    @lately = []
+    @evenings = {}
     return unless learns
 
     @histories = @units.each_index.map do |unit|
@@ -157,11 +160,31 @@ class WinterLeague
     @fleet = FORECAST::FleetPrior.new(seen).learnt
   end
 
-  def chance(unit, at)
-    night = @nights[at]
-    evening = { capacity_ampere_hour: CAPACITY, low_celsius: night.forecast, day_before_celsius: night.day_before, nights_parked: @parked[unit][at] }
-    FORECAST::Evening.of(@histories[unit].stored(@fleet), **evening).chance(night.forecast)
+  # Once for each of a night.
+  def evening(unit, at)
+    @evenings = { at: at } if @evenings[:at] != at
+    @evenings[unit] ||= begin
+      night = @nights[at]
+      FORECAST::Evening.of(@histories[unit].stored(@fleet), capacity_ampere_hour: CAPACITY, low_celsius: night.forecast,
+                                                            day_before_celsius: night.day_before, nights_parked: @parked[unit][at])
+    end
   end
+
+  # What the unit alone had said, beside what was tapped.
+  def told_of_fleet(unit, at)
+    outcome = FORECAST::Morning::TELLING[@mornings[unit][at].last] or return
+    over = evening(unit, at).celsius - @fleet.lately.celsius - @nights[at].low
+    FORECAST::Lately::Told.new(night: at, over_celsius: (over * 2).round / 2.0, variance: evening(unit, at).own_variance.round,
+                               failed: outcome == 'failed', units: 1)
+  end
+
+  def learn_lately(at)
+    told = @lately.select { |one| at - one.night < FORECAST::Lately::DAYS }.group_by(&:itself)
+                  .map { |one, same| one.dup.tap { |all| all.units = same.size }.tap { |all| all.days_ago = at - one.night } }
+    @fleet.lately = FORECAST::Lately.new(told).learnt
+  end
+
+  def chance(unit, at) = evening(unit, at).chance(@nights[at].forecast)
 
   # The tap of the morning, of those that were not visited.
   def learn(at, good_until, keep:, learns:)
@@ -171,9 +194,13 @@ class WinterLeague
       @told[unit] << at
       next unless learns
 
-      @claims << Claim.new(chance: chance(unit, at), failed: failed?(unit, at), week: at / 7, winter: keep) if keep
+      @claims << Claim.new(chance: chance(unit, at), failed: failed?(unit, at), week: at / 7, winter: keep, night: [@seed, keep, at]) if keep
+      told_of_fleet(unit, at)&.then { |told| @lately << told }
       @histories[unit].hear([dawn(@winter, unit, at)])
     end
-    learn_of_fleet if learns && (at < FIRST_WEEK || (at % FIRST_WEEK).zero?)
+    return unless learns
+
+    learn_of_fleet if at < FIRST_WEEK || (at % FIRST_WEEK).zero?
+    learn_lately(at)
   end
 end

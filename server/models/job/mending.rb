@@ -11,7 +11,8 @@ module Server
           refuse_unless_open!
           check_element(input)
           check_failing_reading(input[:failing_reading_id])
-          repair = Repair.create(**input.except(:disturbed, :unit), **unit_columns(input[:unit]), job_id: id, person_id: by.id)
+          repair = Repair.create(**input.except(:disturbed, :unit), **unit_columns(input[:unit]), job_id: id, person_id: by.id,
+                                                                                                  made_at: Sequel.function(:clock_timestamp))
           input.fetch(:disturbed, []).reject(&:empty?).each do |what|
             Disturbance.create(id: SecureRandom.uuid, job_id: id, repair_id: repair.id, what: what)
           end

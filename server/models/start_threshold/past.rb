@@ -9,10 +9,10 @@ module Server
         HISTORY = CORE::ColdStart::History
         # Mornings of two winters: what is older says nothing of the unit that it is now.
         TOLD_DAYS = 500
-        # Dawn of a day; whatever else was done on it comes after.
+        # Of the day: dawn, and what was done at an hour that nobody said.
         AT_DAWN = 0.25
-        BY_DAY = 0.5
-        private_constant :TOLD_DAYS, :AT_DAWN, :BY_DAY
+        AT_NOON = 0.5
+        private_constant :TOLD_DAYS, :AT_DAWN, :AT_NOON
 
         # @param dawn [Date]
         # @return [Float] number of its day
@@ -37,24 +37,30 @@ module Server
 
         # @param unit_id [String]
         # @return [String, nil]
-        def unit_class(unit_id) = units.fetch(unit_id).last
+        def unit_class(unit_id) = classes.fetch(unit_id)
 
         private
 
         # Of labels: of the batteries as they are now.
         def read(row)
-          day = row.read_at ? day_of(row.unit_id, row.read_at) : changes.fetch(row.unit_id, []).select { |one| one.kind == 'battery' }.map(&:day).max
+          day = row.read_at ? crank_days.fetch(row.unit_id) : changes.fetch(row.unit_id, []).select { |one| one.kind == 'battery' }.map(&:day).max
           HISTORY::Read.new(celsius: row.reading_celsius, variance: row.reading_variance, day: day)
         end
 
-        def day_of(unit_id, time) = Yard.day_of(time, units.fetch(unit_id).first).jd + BY_DAY
-
-        # SQL: select unit.id, time_zone, unit_class_id from unit join yard where unit.id in ?
-        def units
-          @units ||= Unit.join(:yard, id: :yard_id).where(Sequel[:unit][:id] => @unit_ids)
-                         .select_map([Sequel[:unit][:id], Sequel[:yard][:time_zone], Sequel[:unit][:unit_class_id]])
-                         .to_h { |id, zone, unit_class| [id, [zone, unit_class]] }
+        # SQL: select unit_id, <day number of cranked_at> from start_state join unit join yard where unit_id in ? and cranked_at is not null
+        def crank_days
+          @crank_days ||= in_yards(StartState.exclude(cranked_at: nil)).select_map([:unit_id, day_number(:cranked_at)]).to_h
         end
+
+        # SQL: select id, unit_class_id from unit where id in ?
+        def classes = @classes ||= Unit.where(id: @unit_ids).select_map(%i[id unit_class_id]).to_h
+
+        def in_yards(rows, unit_id: :unit_id)
+          rows.join(:unit, { id: unit_id }, table_alias: :of_unit).join(:yard,
+                                                                        id: Sequel[:of_unit][:yard_id]).where(Sequel[:of_unit][:id] => @unit_ids)
+        end
+
+        def day_number(column) = Yard.day_number(column, Sequel[:yard][:time_zone]).as(:day)
 
         # SQL: select unit_id, dawn, outcome, low_celsius, day_before_celsius, nights_parked from morning
         #      where unit_id in ? and dawn >= ? and low_celsius is not null order by dawn
@@ -68,35 +74,37 @@ module Server
           @changes ||= [*mends, *batteries, *said].group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         end
 
-        # Several repairs of a day are one mend.
+        # Several repairs of a day are one mend, the last of them.
         #
-        # SQL: select unit_id, made_at from repair join job_symptom using (job_id) join job on job.id = job_id
-        #      where unit_id in ? and work = 'starting'
+        # SQL: select unit_id, <day number of made_at> from repair join job_symptom using (job_id) join job on job.id = job_id
+        #      join unit join yard where unit_id in ? and work = 'starting'
         def mends
-          Repair.join(:job_symptom, job_id: Sequel[:repair][:job_id]).join(:job, id: Sequel[:repair][:job_id])
-                .where(unit_id: @unit_ids, work: 'starting').select_map(%i[unit_id made_at])
-                .map { |unit_id, made_at| [unit_id, day_of(unit_id, made_at)] }.uniq
-                .map { |unit_id, day| [unit_id, HISTORY::Change.new(kind: 'mend', day: day)] }
+          repairs = Repair.join(:job_symptom, job_id: Sequel[:repair][:job_id]).join(:job, id: Sequel[:repair][:job_id]).where(work: 'starting')
+          of = Sequel[:job][:unit_id]
+          in_yards(repairs, unit_id: of).select_map([of, day_number(Sequel[:repair][:made_at])]).group_by { |unit_id, day| [unit_id, day.floor] }
+                                        .map { |(unit_id, _), same| [unit_id, HISTORY::Change.new(kind: 'mend', day: same.map(&:last).max)] }
         end
 
         # A battery that was in it before is not a new one, and those that it began with replaced none.
         #
-        # SQL: select unit_id, battery_id, lower(during), upper_inf(during) from fitting where unit_id in ? order by lower(during)
+        # SQL: select unit_id, battery_id, <day number of lower(during)>, upper_inf(during) from fitting join unit join yard where unit_id in ?
+        #      order by lower(during)
         def batteries
-          fittings = Fitting.where(unit_id: @unit_ids).order(Sequel.function(:lower, :during))
-                            .select_map([:unit_id, :battery_id, Sequel.function(:lower, :during).as(:since),
-                                         Sequel.function(:upper_inf, :during).as(:stands)])
+          since = Sequel.function(:lower, :during)
+          fittings = in_yards(Fitting.order(since)).select_map([:unit_id, :battery_id, day_number(since),
+                                                                Sequel.function(:upper_inf, :during).as(:stands)])
           fittings.group_by(&:first).flat_map do |unit_id, rows|
             standing = [rows.count(&:last), 1].max
-            days = rows.uniq { |row| row[1] }.group_by { |row| day_of(unit_id, row[2]) }
-            days.drop(1).map { |day, came| [unit_id, HISTORY::Change.new(kind: 'battery', day: day, share: [came.size.fdiv(standing), 1.0].min)] }
+            rows.uniq { |row| row[1] }.group_by { |row| row[2].floor }.values.drop(1).map do |came|
+              [unit_id, HISTORY::Change.new(kind: 'battery', day: came.last[2], share: [came.size.fdiv(standing), 1.0].min)]
+            end
           end
         end
 
         # SQL: select unit_id, kind, "on" from start_change where unit_id in ?
         def said
           StartChange.where(unit_id: @unit_ids).select_map(%i[unit_id kind on])
-                     .map { |unit_id, kind, on| [unit_id, HISTORY::Change.new(kind: kind, day: on.jd + BY_DAY)] }
+                     .map { |unit_id, kind, on| [unit_id, HISTORY::Change.new(kind: kind, day: on.jd + AT_NOON)] }
         end
       end
     end

@@ -77,7 +77,7 @@ n: draft.base_version&.n }
         def said(uuid) = by_row.fetch(uuid, []).map { |one| { message: one.message, way_out: one.way_out } }
         def by_row = @by_row ||= @core.objections.group_by(&:uuid)
 
-        # null where the sheet can not be read yet.
+        # null where the sheet cannot be read yet.
         def changes
           sheet = @core.sheet
           return if sheet.nil? || @draft.base_version.nil?

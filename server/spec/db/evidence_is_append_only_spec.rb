@@ -11,7 +11,7 @@ RSpec.describe 'Evidence in the database' do
   after { owner.disconnect }
 
   %i[reading judgement job_event audit].each do |table|
-    it "can not be changed or removed in #{table} by the application" do
+    it "cannot be changed or removed in #{table} by the application" do
       [-> { Server::DB[table].update(Server::DB[table].columns.last => nil) }, -> { Server::DB[table].delete }, lambda {
         Server::DB[table].truncate
       }].each do |change|
@@ -24,7 +24,7 @@ RSpec.describe 'Evidence in the database' do
     end
   end
 
-  it 'can not be changed by the owner either' do
+  it 'cannot be changed by the owner either' do
     owner.transaction(rollback: :always) do
       owner[:audit].insert(table_name: 'unit', row_id: 'x', action: 'update')
       expect { owner.transaction(savepoint: true) { owner[:audit].where(row_id: 'x').update(action: 'insert') } }

@@ -39,11 +39,11 @@ RSpec.describe Server::Models::SheetDrawing do
     expect([order.picture, order.problem, order.done?]).to eq([nil, nil, false])
   end
 
-  it 'says of one that no longer can be read that it can not, and goes on with the others' do
+  it 'says of one that no longer can be read that it cannot, and goes on with the others' do
     described_class.order('sheet: x', 'd' * 64)
     order
     draw
-    expect([described_class['d' * 64].problem, row.drawing]).to match([/can not be read/, { 'pictures' => [] }])
+    expect([described_class['d' * 64].problem, row.drawing]).to match([/cannot be read/, { 'pictures' => [] }])
   end
 
   it 'takes the one first that was asked for last' do
@@ -60,7 +60,7 @@ RSpec.describe Server::Models::SheetDrawing do
     expect(described_class.order('sheet: x', 'd' * 64).asked_at).to be_within(5).of(Time.now.utc)
   end
 
-  it 'draws the others where one can not be drawn by any program, and says so of that one' do
+  it 'draws the others where one cannot be drawn by any program, and says so of that one' do
     described_class.order('sheet: x', 'd' * 64)
     order
     allow(layouter).to receive(:draw).and_raise(NoMethodError, 'undefined method')

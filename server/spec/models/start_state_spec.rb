@@ -38,6 +38,22 @@ RSpec.describe Server::Models::StartState do
     expect([status, kept]).to match([200, include(cranked_at: nil)])
   end
 
+  it 'keeps a crank test that was read before the start was mended, moved by the mend, and asks for another one' do
+    cranked
+    by_test = models::StartThreshold[unit.id]
+    job = open_job(unit_id: unit.id)
+    write(:post, "/api/jobs/#{job['id']}/repairs", repair_fields)
+    expect([status, kept]).to match([201, include(posts_volt: 10.2, mended_since: true)])
+    mended = models::StartThreshold[unit.id]
+    expect([mended.reading_celsius, mended.tested]).to eq([by_test.reading_celsius, false])
+    expect(mended.read_celsius).to be < by_test.read_celsius
+    expect(read("/api/units/#{unit.id}/start")['forecast']).to include('tested' => false, 'read_at' => a_kind_of(String))
+    # Cranked once more on the same day: that test is as it is now.
+    cranked
+    expect([kept[:mended_since], models::StartThreshold[unit.id].tested]).to eq([false, true])
+    expect(models::StartThreshold[unit.id].read_celsius).to be_within(1e-9).of(by_test.read_celsius)
+  end
+
   it 'counts nights parked by what it drew asleep, once that was read of a unit that slept' do
     cranked
     usual = charge_after_ten_nights

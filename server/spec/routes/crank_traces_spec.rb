@@ -81,7 +81,7 @@ RSpec.describe Server::Routes::CrankTraces do
 
   quiet = "time,posts\n#{(0..200).map { |n| "#{n / 100.0},12.6" }.join("\n")}"
   { 'no rows' => ['', /no rows/], 'a picture' => ["\x89PNG\r\n\x1A\n#{"\0" * 900}".b, /Line 1/],
-    'a broken pack' => ["\x1F\x8Bxxxx".b, /can not be unpacked/], 'a quiet trace' => [quiet, /no start/] }.each do |name, (text, message)|
+    'a broken pack' => ["\x1F\x8Bxxxx".b, /cannot be unpacked/], 'a quiet trace' => [quiet, /no start/] }.each do |name, (text, message)|
     it("refuses #{name} with a sentence, and keeps nothing") do
       bring_in(text)
       expect([status, error['message'], traces['traces']]).to match([422, message, []])

@@ -160,6 +160,20 @@ RSpec.describe Server::Routes::Jobs do
     expect(document['readings'].first['judged']['limits'].first).to include('source')
   end
 
+  # Five cells of six charge to 10.6 V and stay there.
+  it 'asks whether a low battery was charged once it was read before, and condemns it only then' do
+    id = open_job['id']
+    asked = ->(bench) { bench['tests'].find { |one| one['key'] == 'rest_voltage' }['conditions'].map { |one| one['key'] } }
+    expect(asked.call(read("/api/jobs/#{id}"))).not_to include('charged_since')
+    take(id, 'cranking_behaviour', 'slow')
+    take(id, 'connections_look', 'clean')
+    low = take(id, 'rest_voltage', '10.63', position: 'A')
+    expect([asked.call(low), low['readings'].last.dig('judged', 'summary')]).to match([include('charged_since'), include('a cell is gone')])
+    again = take(id, 'rest_voltage', '10.66', position: 'A', conditions: Rows::ALL_SAID.merge('charged_since' => 'yes'))
+    expect(again['next_step'].slice('kind', 'element', 'position')).to eq('kind' => 'condemn', 'element' => 'battery', 'position' => 'A')
+    expect(again['ladders'].find { |one| one['position'] == 'A' }).to include('complete' => true)
+  end
+
   describe 'condemning' do
     def failing_battery(said = Rows::ALL_SAID)
       id = open_job['id']

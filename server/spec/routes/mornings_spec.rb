@@ -35,11 +35,11 @@ RSpec.describe Server::Routes::Mornings do
     expect(line(weak)['chance']).to be > line(strong)['chance']
     expect(line(weak)).to include('verdict' => 'act', 'tested' => false).and include('words' => a_string_including('measure first'))
     others = tonight['others']
-    say_night(low_celsius: 12.0)
+    say_night(low_celsius: 12.0, confirmed: true)
     expect([line(weak), line(strong), tonight['others']]).to eq([nil, nil, others + 2])
   end
 
-  it 'counts from a crank test as soon as it is read, and no longer once what was read was mended or a battery came in' do
+  it 'counts from a crank test as soon as it is read, and no longer once a battery came in' do
     unit = a_unit(control_unit: true)
     before = threshold(unit)
     crank_test(unit)
@@ -145,7 +145,7 @@ battery: { id: SecureRandom.uuid, tag: "N#{SecureRandom.hex(3)}", type: 'flooded
       expect([status, tonight['plan']['minutes']]).to eq([200, found['used']])
     end
 
-    it 'proposes nothing that can not be done tonight' do
+    it 'proposes nothing that cannot be done tonight' do
       2.times { a_unit }
       say_night(low_celsius: -20.0)
       keys = ->(query) { proposal("minutes=60&yard=#{yard.id}#{query}")['choices'].map { |one| one['key'] }.uniq }

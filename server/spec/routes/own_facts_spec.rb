@@ -44,7 +44,7 @@ RSpec.describe Server::Models::OwnFact do
     expect(facts(wire)['length_m']['says']).to eq('9')
   end
 
-  it 'is refused without a word why, where it can not be so, of nothing there, and of another version than the unit has' do
+  it 'is refused without a word why, where it cannot be so, of nothing there, and of another version than the unit has' do
     now = facts(wire)['length_m']['says']
     { 'why' => { says: '9', why: ' ' }, 'value' => { says: 'long' }, 'tail' => { says: '9', tail: 1 } }.each do |field, body|
       say(was: now, **body)

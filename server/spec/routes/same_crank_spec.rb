@@ -31,7 +31,7 @@ RSpec.describe Server::Models::SameAct do
     expect(Server::Models::Judgement.where(reading_id: kept.map(&:id)).count).to eq(3)
   end
 
-  it 'keeps nothing where one of them is asked about or can not be read, and says which' do
+  it 'keeps nothing where one of them is asked about or cannot be read, and says which' do
     click
     crank(beside('positive_drop', '0.1', **confirmed), beside('posts_cranking', '123'))
     expect([status, error['code'], error['question']['test_key'], rows.count]).to eq([422, 'question', 'posts_cranking', 1])

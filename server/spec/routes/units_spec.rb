@@ -65,52 +65,6 @@ RSpec.describe Server::Routes::Units do
   end
 
   # Worst first by what each was read to be; what was never read stands behind what is bad and before what is known to be good.
-  describe 'the board' do
-    def standing(unit) = read("/api/units?yard=#{yard.id}")['units'].find { |one| one['number'] == unit.number }['standing']
-
-    def tested(percent)
-      a_unit.tap do |unit|
-        job = open_job(unit)['id']
-        %w[A B].each do |position|
-          take(job, 'rest_voltage', '12.6', position: position)
-          take(job, 'battery_test', (percent * 8).to_s, position: position)
-        end
-      end
-    end
-
-    it 'has null for what was never read, and the worst battery where some were' do
-      unit = tested(50)
-      expect(standing(a_unit)).to include('batteries' => nil, 'charging' => nil, 'path' => nil, 'grounds' => nil,
-                                          'faults' => { 'count' => 0, 'again' => nil })
-      expect(standing(unit)).to include('batteries' => include('percent' => 50, 'untested' => 0, 'verdict' => 'act'), 'open' => include('jobs' => 1))
-    end
-
-    it 'stands in every order a page at a time, each unit once' do
-      stub_const('Server::Queries::UnitList::PAGE', 2)
-      poor = tested(50)
-      good = tested(100)
-      never = Array.new(3) { a_unit }
-      Server::Queries::UnitList::ORDERS.each do |order|
-        pages = [read("/api/units?yard=#{yard.id}&order=#{order}")]
-        pages << read("/api/units?yard=#{yard.id}&order=#{order}&after=#{pages.last['after']}") while pages.last['after']
-        shown = pages.flat_map { |page| page['units'].map { |row| row['number'] } }
-        expect([order, shown.sort]).to eq([order, [poor, good, *never].map(&:number).sort])
-        expect(shown.values_at(0, -1)).to eq([poor, good].map(&:number)) if order == 'batteries'
-        expect(shown.first).to eq(poor.number) if order == 'consequence'
-      end
-    end
-
-    it 'is a table for any program: no formula, nothing where nothing was read' do
-      unit = tested(50)
-      unit.update(name: '=1+1')
-      table = CSV.parse(read("/api/board.csv?yard=#{yard.id}&order=batteries"), headers: true)
-      expect([last_response.status, table.size]).to eq([200, 1])
-      expect(table.first.to_h).to include('number' => unit.number, 'name' => "'=1+1", 'batteries_percent' => '50', 'charging_V_at_25_degC' => nil,
-                                          'open_jobs' => '1', 'held' => 'false')
-      expect(read('/api/board.csv?order=odd')['error']['fields'].keys).to eq(['order'])
-    end
-  end
-
   it 'narrows the list by yard, class, state and part of a name, and says what each yard and class has' do
     sister = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: 'Corrie', model: "M#{SecureRandom.hex(2)}") })
     again = write(:post, '/api/units', { id: SecureRandom.uuid, **unit_fields(make: ' corrie', model: sister['model'].downcase) })
@@ -145,7 +99,7 @@ RSpec.describe Server::Routes::Units do
     expect(listed("yard=#{unit.yard_id}&state=temporary")).to be_empty
   end
 
-  it 'refuses a list that can not be: a yard that is none, a state unknown, a unit to go on from that is none' do
+  it 'refuses a list that cannot be: a yard that is none, a state unknown, a unit to go on from that is none' do
     ['yard=x', 'state=odd', "after=#{SecureRandom.uuid}", 'colour=red'].each do |query|
       refused = read("/api/units?#{query}")
       expect([status, refused.dig('error', 'fields')&.keys]).to match([422, [query[/\A\w+/]]]), query

@@ -7,10 +7,11 @@ import type { Person } from '../shared/api/types'
 import { session } from '../shared/session/session'
 import { ErrorBoundary } from '../shared/page/ErrorBoundary'
 import { Button } from '../shared/ui/Button'
-import { Sheet } from '../shared/ui/Sheet'
+import { fetchSheets, Sheet } from '../shared/ui/Sheet'
 import { Waiting } from '../shared/ui/Waiting'
 import { Frame } from './Frame'
 import { Opened } from './Opened'
+import { NoSuchPage } from './NoSuchPage'
 import { page } from './page'
 
 const signIn = () => import('../features/sign-in')
@@ -64,6 +65,7 @@ function SignInAgain({ person }: { person: Person }) {
   // Fetched while there is a server to fetch it from: it is wanted when there may be none.
   useEffect(() => {
     signIn().catch(() => undefined)
+    void fetchSheets()
   }, [])
   useEffect(
     () =>
@@ -147,14 +149,7 @@ function Pages() {
               <Route path="/sums" element={<SumsPage />} />
               <Route path="/sums/:key" element={<SumsPage />} />
               <Route path="/house-rules" element={<HouseRulesPage />} />
-              <Route
-                path="*"
-                element={
-                  <p className="py-8">
-                    Nothing is kept under this address, part of it may be lost: look it up by its number.
-                  </p>
-                }
-              />
+              <Route path="*" element={<NoSuchPage />} />
             </Routes>
           </Suspense>
         </ErrorBoundary>

@@ -29,14 +29,14 @@ module Wattomneum
         sum("#{Figure.ampere(value)} of #{Figure.ampere(allowed)} that may stay awake")
         return finding('asleep.allowed', 'sound', **rest) if side(value, allowed, error) != :over
 
-        finding('asleep.more_than_allowed', 'act', instead: FUSE_BY_FUSE, **rest)
+        finding('asleep.more_than_allowed', 'act', instead: FUSE_BY_FUSE, rules_in: [STAYS_AWAKE], **rest)
       end
 
       def usual(rest)
         return finding('asleep.little', 'sound', **rest) if side(value, limit('battery.draw_car_like'), error) != :over
         return finding('asleep.truck', 'watch', instead: SAY_WHAT_STAYS, **rest) if side(value, limit('battery.draw_truck'), error) != :over
 
-        finding('asleep.much', 'act', instead: FUSE_BY_FUSE, **rest)
+        finding('asleep.much', 'act', instead: FUSE_BY_FUSE, rules_in: [STAYS_AWAKE], **rest)
       end
 
       # Days until half charge; nil where no table of lead and acid holds.
@@ -58,9 +58,10 @@ module Wattomneum
         whole < 1 ? ': half flat within a day' : ": half flat after #{whole} day#{'s' if whole > 1}"
       end
 
+      STAYS_AWAKE = 'Something draws while it stands; millivolts over each fuse, asleep, find its branch'
       FUSE_BY_FUSE = 'Millivolts over each fuse with the unit asleep, by Sums: the branch that carries it, without waking it'
       SAY_WHAT_STAYS = 'Add up what may stay awake on this unit, and say it with the reading'
-      private_constant :FUSE_BY_FUSE, :SAY_WHAT_STAYS
+      private_constant :STAYS_AWAKE, :FUSE_BY_FUSE, :SAY_WHAT_STAYS
     end
   end
 end

@@ -14,7 +14,7 @@ module Wattomneum
         charge = circumstances.charge_percent(reading)
         return uncharged(charge) if charge.nil? || charge < limit('battery.charge_least')
 
-        graded
+        standard_decides? ? standard_unsaid : graded
       end
 
       private
@@ -32,10 +32,33 @@ module Wattomneum
                                                                     figures: { measured_ampere: value })
       end
 
+      # Testers come set to SAE: where nobody said what this one was set to, it may have been that or the label's.
+      def standard_decides?
+        return false if reading.conditions.word('tester_standard')
+
+        [battery.rating.standard, USUAL_STANDARD].uniq.map { |standard| VERDICTS.fetch(grade(percent(standard))) }.uniq.size > 1
+      end
+
+      def standard_unsaid
+        shares = [battery.rating.standard, USUAL_STANDARD].map { |standard| "#{Figure.percent(percent(standard))} set to #{standard}" }
+        void('tester.standard_decides', said: { ampere: Figure.ampere(value), shares: shares.join(', ') },
+                                        instead: 'Look up which standard the tester was set to, and say it', figures: { measured_ampere: value })
+      end
+
+      USUAL_STANDARD = 'SAE'
+      private_constant :USUAL_STANDARD
+
+      def percent(standard)
+        Health.percent(measured_ampere: value * Rating::STANDARDS.fetch(standard) / Rating::STANDARDS.fetch(battery.rating.standard),
+                       rated_ampere: battery.rating.ampere)
+      end
+
+      def grade(percent) = Health.grade(percent, limits: circumstances.limits)
+
       def graded
-        percent = Health.percent(measured_ampere: value * to_label, rated_ampere: battery.rating.ampere)
+        percent = percent(set_standard)
         sum("#{Figure.ampere(value)} measured#{converted} / #{battery.rating} on the label = #{Figure.percent(percent)}")
-        grade = Health.grade(percent, limits: circumstances.limits)
+        grade = grade(percent)
         %w[battery.health_sound battery.health_serviceable battery.health_least].each { |id| limit(id) }
         finding("tester.#{grade}", VERDICTS.fetch(grade), said: { share: Figure.percent(percent) }, weight: 'support', traps: tester_trap,
                                                                            validity: approximations.any? ? 'approximate' : 'valid',

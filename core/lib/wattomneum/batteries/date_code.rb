@@ -14,7 +14,7 @@ module Wattomneum
       # Source: common practice.
       #
       # @param code [String]
-      # @param not_after [Date] the day it is read; a battery can not be younger
+      # @param not_after [Date] the day it is read; a battery cannot be younger
       # @return [Date] first of the month
       # @raise [InvalidQuantityError] if the code is neither, or lies in the future
       # @example "K24" read in November 2026   # => 2024-10-01

@@ -4,16 +4,13 @@ module Wattomneum
   module Batteries
     # Rest voltage of one battery: state of charge, surface charge, and what may be tested next.
     class RestVoltageJudge < Evidence::Judge
-      # Over this a single 12 V battery is on charge or not a 12 V battery; under the second a cell is likely gone.
-      DEAD_CELL_VOLT = 10.6
-
       # @return [Judgement]
       def call
         return surface_charge if six_cells_volt > limit(surface_limit)
 
         charged = StateOfCharge.from_rest_voltage(rest_volt: six_cells_volt, recombinant: recombinant?)
         sum("#{Figure.volt(value)}#{of_six_cells} at rest = #{Figure.percent(charged)} charged (#{table_name} table, 25 degC)")
-        with_validity(charged)
+        charging_unsaid? ? was_it_charged : with_validity(charged)
       end
 
       private
@@ -44,9 +41,11 @@ module Wattomneum
       def with_validity(charged)
         least = limit('battery.charge_least')
         reasons = [*approximate_reason, *frozen_reason(charged)]
+        limit('battery.cell_gone') if low?(value)
         code, verdict = found(charged, least)
         said = { volt: Figure.volt(value), charged: Figure.percent(charged) }
-        finding(code, verdict, said: said, weight: 'hint', validity: approximate_reason ? 'approximate' : 'valid', reasons: reasons,
+        finding(code, verdict, said: said, reasons: reasons,
+                                    weight: shorted_cell? ? 'proof' : 'hint', validity: approximate_reason ? 'approximate' : 'valid',
                                     figures: { charge_percent: charged, rest_volt: value },
                                     rules_in: charged < least ? ["Battery #{reading.position} discharged"] : [],
                                     instead: charged < least ? 'Charge it, let it rest, test again' : nil,
@@ -56,17 +55,41 @@ module Wattomneum
       STAYED_LOW = 'It did not come up with charging. One that gets hot on the charger is taken off it at once'
       private_constant :STAYED_LOW
 
-      # Low before, charged, and low again.
+      # Low, charged, and low again; or low with one cell far under the others.
       def shorted_cell?
-        six_cells_volt < DEAD_CELL_VOLT && circumstances.readings.any? do |other|
-          other.test_key == reading.test_key && other.position == reading.position && other.battery&.tag == reading.battery&.tag &&
-            other.taken_at < reading.taken_at && other.value.to_f < DEAD_CELL_VOLT * system.blocks_per_battery
+        return @shorted_cell if defined?(@shorted_cell)
+
+        @shorted_cell = low?(value) && ((charged_since? && low_before?) || odd_cell?)
+      end
+
+      # Low again: it is a cell, or nobody charged it. Unsaid it would be charged without end.
+      def charging_unsaid?
+        low?(value) && low_before? && !odd_cell? && !%i[yes no].include?(reading.conditions.said('charged_since'))
+      end
+
+      def was_it_charged
+        limit('battery.cell_gone')
+        finding('rest.low_again', 'unproven', said: { volt: Figure.volt(value) }, validity: 'unstated', weight: 'none',
+                                              instead: Evidence::Conditions::DEFINITIONS.fetch('charged_since')['unsaid'])
+      end
+
+      def low?(volt) = volt.to_f < circumstances.limits.fetch('battery.cell_gone').value * system.blocks_per_battery
+      def charged_since? = reading.conditions.said('charged_since') == :yes
+      def low_before? = of_this_battery(reading.test_key).any? { |other| other.taken_at < reading.taken_at && low?(other.value) }
+
+      def odd_cell?
+        of_this_battery('hydrometer').any? { |other| Evidence::Judging.call(other, circumstances).code == 'hydrometer.bad_cell' }
+      end
+
+      def of_this_battery(test_key)
+        circumstances.readings.select do |other|
+          other.test_key == test_key && other.position == reading.position && other.battery&.tag == reading.battery&.tag
         end
       end
 
       def found(charged, least)
         return %w[rest.shorted_cell act] if shorted_cell?
-        return %w[rest.flat watch] if six_cells_volt < DEAD_CELL_VOLT
+        return %w[rest.flat watch] if low?(value)
 
         charged < least ? %w[rest.discharged watch] : %w[rest.charged sound]
       end

@@ -19,7 +19,7 @@ module Wattomneum
         said = { 'tested_alone' => 'yes', 'surface_charge_removed' => settled ? 'yes' : 'no' }
         said['battery_temperature_celsius'] = celsius if celsius
         @rest = reading('rest_voltage', rest_volt, said, taken_at: 0)
-        @test = reading('battery_test', tester_ampere, said, taken_at: 1)
+        @test = reading('battery_test', tester_ampere, { **said, 'tester_standard' => battery.rating.standard }, taken_at: 1)
       end
 
       # @return [Evidence::Judgement] unproven, with charge and retest, where its charge was under the limit

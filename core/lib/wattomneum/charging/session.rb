@@ -71,16 +71,31 @@ module Wattomneum
       end
 
       def idle
-        line('Idle', 'posts_rest', 'charging_idle') do |change|
-          change >= least('charging.rise_least') ? 'it charges' : 'no charge yet: excitation, belt and output path, before the alternator'
+        line('Idle', 'posts_rest', 'charging_idle') do
+          charges_at_idle? ? 'it charges' : 'no charge yet: excitation, belt and output path, before the alternator'
         end
+      end
+
+      # As its judge has it: what the meter may be off does not say that it does not.
+      # @return [Boolean, nil] nil where nobody read the posts at rest
+      def charges_at_idle?
+        rest, idle = @by_test.values_at('posts_rest', 'charging_idle')
+        rest && (idle.value - rest.value).round(3) >= least('charging.rise_least') - Evidence::MeterError.volt(idle.value)
       end
 
       def fast_idle
         line('Fast idle', 'charging_idle', 'charging_fast_idle') do |change|
-          next 'idle gives less than the unit takes: long idling empties the batteries' if change > SPEED_VOLT_SHARE * @system.system_volt
+          next more_at_speed if change > SPEED_VOLT_SHARE * @system.system_volt
 
           change < -SPEED_VOLT_SHARE * @system.system_volt ? 'less at more speed: belt slips, or the regulator' : 'regulated at idle already'
+        end
+      end
+
+      def more_at_speed
+        case charges_at_idle?
+        when nil then 'more at speed: read the posts at rest too, then it is told whether idle charges'
+        when true then 'more at speed: idle charges, but slowly'
+        else 'idle gives less than the unit takes: long idling empties the batteries'
         end
       end
 

@@ -19,7 +19,7 @@ module Wattomneum
         return not_commanded if system.regulator == 'commanded' && under_its_band?
 
         return no_rise if @rise_volt && side(@rise_volt, limit('charging.rise_least'), error) == :under
-        return idle_rises if reading.test_key == 'charging_idle' && value <= band.over_volt
+        return idle if reading.test_key == 'charging_idle' && value <= band.over_volt
 
         celsius ? against_band : without_temperature
       end
@@ -63,7 +63,10 @@ module Wattomneum
                   instead: 'Lamp, excitation, sense and output terminal before the alternator is condemned')
       end
 
-      def idle_rises
+      # What it regulates is told at speed. Without its volts at rest a low figure may be the battery alone.
+      def idle
+        return ask('charging.rest_decides', 'Read the posts at rest, engine stopped') if @rise_volt.nil? && place(band) == :too_low
+
         finding('charging.idle_rises', 'sound', weight: 'support')
       end
 

@@ -54,7 +54,7 @@ module Wattomneum
       # @param text [String, nil] as typed; nil for as the sheet says
       # @return [Hash] overrides with this one changed
       # @raise [UnknownKeyError] if there is no such item or fact
-      # @raise [InvalidQuantityError] if it can not be so
+      # @raise [InvalidQuantityError] if it cannot be so
       def change(uuid, field, text)
         fact(uuid, field)
         typed = text.to_s.strip

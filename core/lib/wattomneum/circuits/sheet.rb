@@ -112,7 +112,7 @@ module Wattomneum
       # @param overrides [Hash{String => Hash{String => Object}}]
       # @return [Sheet]
       # @raise [UnknownKeyError] if no item has that UUID
-      # @raise [InvalidQuantityError] if an override names a field that can not be overridden
+      # @raise [InvalidQuantityError] if an override names a field that cannot be overridden
       def with_overrides(overrides)
         return self if overrides.empty?
 

@@ -106,7 +106,7 @@ module Wattomneum
                 "places: { #{all.map { |place, node| "#{place}: \"#{node}\"" }.join(', ')} }", "loops: [{ key: #{loops} }]",
                 'components:', *parts.map { |row| "  - #{row}" }, 'wires:', *wires.map { |row| "  - #{row}" }].join("\n")
         read = Notation::SheetReader.read(text)
-        read.sheet || raise(ConvergenceError, "the usual sheet can not be read: #{read.problems.first}")
+        read.sheet || raise(ConvergenceError, "the usual sheet cannot be read: #{read.problems.first}")
       end
 
       def metal = @system.insulated? ? STUDS : METAL

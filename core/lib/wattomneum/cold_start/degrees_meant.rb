@@ -4,12 +4,11 @@ module Wattomneum
   module ColdStart
     # Degrees of a night as somebody typed them: asks where degrees Fahrenheit may have been meant.
     module DegreesMeant
-      # Farther than this from what is known of the night, and read as Fahrenheit within that of it: ours.
-      FAR_CELSIUS = 12.0
-      CLOSE_CELSIUS = 7.0
-      # Nights in which nobody asks what starts; where nothing is known of the night.
+      # Farther than this from what is known of the night: ours.
+      FAR_CELSIUS = 9.0
+      # Nights in which nobody asks what starts.
       WARM_CELSIUS = 22.0
-      private_constant :FAR_CELSIUS, :CLOSE_CELSIUS, :WARM_CELSIUS
+      private_constant :FAR_CELSIUS, :WARM_CELSIUS
 
       # @param celsius [Float] as typed, taken for degC
       # @param near_celsius [Float, nil] what was forecast for this night, or the nights before it had; nil where nothing is known
@@ -28,11 +27,11 @@ module Wattomneum
         )
       end
 
-      # Far off as it was typed, and close by if it was Fahrenheit.
+      # Far off as it was typed, and nearer if it was Fahrenheit.
       def self.odd?(celsius, meant, near)
         return celsius > WARM_CELSIUS if near.nil?
 
-        (celsius - near).abs > FAR_CELSIUS && (meant - near).abs <= CLOSE_CELSIUS
+        (celsius - near).abs > FAR_CELSIUS && (meant - near).abs < (celsius - near).abs
       end
       private_class_method :odd?
     end

@@ -4,13 +4,17 @@ module Wattomneum
   module ColdStart
     # How likely a unit is not to start at dawn, by its stored threshold: nothing but sums, so that a whole fleet is one query.
     #
-    # Formula: S = .89 - 1.25 q n; mu = T0 + g (.89 - S) - b (warmth - 1.4); P = Phi((mu - T) / sqrt(v + (g s_S)^2 + 1.3^2 + 2.2^2)).
+    # Formula: S = .89 - 1.25 q n; mu = T0 + g (.89 - S) - b (warmth - 1.4); P = Phi((mu - T) / sqrt(r^2 (v + (g s_S)^2 + 2.2^2) + 1.3^2)), r as the
+    # fleet's last weeks had it, 1 without them.
     class Evening
-      # What is stored of a unit: celsius, variance; degrees_per_charge, degrees_per_battery_degree, slow_celsius as Threshold has them.
-      Stored = Struct.new(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius, keyword_init: true) do
-        # @param known [#celsius] that answers to all of them: a Threshold
+      # What is stored of a unit: celsius, variance; degrees_per_charge, degrees_per_battery_degree, slow_celsius as Threshold has them;
+      # spread_ratio as Lately has it.
+      Stored = Struct.new(:celsius, :variance, :degrees_per_charge, :degrees_per_battery_degree, :slow_celsius, :spread_ratio,
+                          keyword_init: true) do
+        # @param known [#celsius] that answers to all of them
         # @return [Stored]
         def self.of(known) = new(**members.to_h { |key| [key, known.public_send(key)] })
+        def initialize(spread_ratio: 1.0, **) = super
       end
       # Charge at dawn: ratio, and how far it may be off
       Charge = Struct.new(:ratio, :spread, keyword_init: true)
@@ -91,7 +95,10 @@ module Wattomneum
       def chance(low_celsius, won_celsius: 0.0) = Numerics::Normal.below((celsius - won_celsius - low_celsius) / spread)
 
       # @return [Float] degC, of threshold and morning together
-      def spread = Math.sqrt(own_variance + (LOW_SPREAD**2))
+      def spread = Math.sqrt(((@stored.spread_ratio**2) * own_variance) + (LOW_SPREAD**2))
+
+      # @return [Float] degC squared, of threshold and morning, as the unit alone has it
+      def own_variance = @stored.variance + mornings_variance
 
       # @return [Boolean] whether so little charge is left that the threshold of a charged unit says nothing of it
       def flat? = @charge.ratio < FLAT_RATIO
@@ -103,12 +110,12 @@ module Wattomneum
       # @return [Morning] what an outcome teaches
       def morning(low_celsius)
         Morning.new(off_celsius: celsius - @stored.celsius, slow_celsius: @stored.slow_celsius, low_celsius: low_celsius,
-                    variance: own_variance - @stored.variance + (MEASURED_SPREAD**2))
+                    variance: mornings_variance + (MEASURED_SPREAD**2))
       end
 
       private
 
-      def own_variance = @stored.variance + ((@stored.degrees_per_charge * @charge.spread)**2) + (MORNING_SPREAD**2)
+      def mornings_variance = ((@stored.degrees_per_charge * @charge.spread)**2) + (MORNING_SPREAD**2)
     end
   end
 end

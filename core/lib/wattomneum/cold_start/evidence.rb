@@ -70,9 +70,10 @@ module Wattomneum
 
       private
 
+      # No finer than anybody can tell, so that what is kept of a thousand units stays small.
       def lifted(logs)
         most = logs.max
-        logs.map { |log| [log - most, LEAST].max }
+        logs.map { |log| log - most > LEAST ? (log - most).round(6) : LEAST }
       end
     end
   end

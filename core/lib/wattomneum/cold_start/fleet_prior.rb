@@ -14,8 +14,10 @@ module Wattomneum
       # celsius, variance: by the reading, nil where there is none; logs: of Evidence; unit_class may be nil
       Seen = Struct.new(:celsius, :variance, :logs, :unit_class, keyword_init: true)
       # celsius: mean of the thresholds; doubt: its own spread; spread: of the units; reading_celsius: mean of the readings; ratio: what their
-      # spreads are multiplied by; classes: degC by which a class lies over the rest
-      Learnt = Struct.new(:celsius, :doubt, :spread, :reading_celsius, :ratio, :classes, keyword_init: true) do
+      # spreads are multiplied by; classes: degC by which a class lies over the rest; lately: what the last weeks add
+      Learnt = Struct.new(:celsius, :doubt, :spread, :reading_celsius, :ratio, :classes, :lately, keyword_init: true) do
+        def initialize(lately: Lately.nothing, **) = super
+
         # @param read [History::Read, nil]
         # @param unit_class [String, nil]
         # @return [Array(Float, Float)] degC and its variance, of a unit whose mornings nobody told

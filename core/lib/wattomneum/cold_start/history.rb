@@ -82,7 +82,7 @@ module Wattomneum
       # @return [Evening::Stored] what is known of it by now
       def stored(fleet, unit_class = nil)
         mean, variance = @evidence.on(*fleet.expect(@read, unit_class))
-        @curve.dup.tap { |one| one.celsius = mean }.tap { |one| one.variance = variance }
+        Evening::Stored.new(**@curve.to_h, celsius: mean + fleet.lately.celsius, variance: variance, spread_ratio: fleet.lately.spread_ratio)
       end
 
       private

@@ -18,7 +18,7 @@ module Wattomneum
       # @param batteries_in_series [Numeric]
       # @param rest_volt [Float]
       # @param control_unit [Boolean] whether one has to stay awake for it to start
-      # @param values [Hash{Symbol => Input}] of every key; a spread of 0 for what can not be off
+      # @param values [Hash{Symbol => Input}] of every key; a spread of 0 for what cannot be off
       def initialize(batteries_in_series:, rest_volt:, control_unit:, values:)
         @batteries_in_series = batteries_in_series
         @rest_volt = rest_volt

@@ -8,6 +8,7 @@ module Wattomneum
       # Failed means cranked too slowly or not at all, from cold; jumped is failed. A unit that was heated or charged overnight, that cranked
       # as ever and did not fire, or that has a fault found, tells nothing.
       TELLING = { 'failed' => 'failed', 'jumped' => 'failed', 'slow' => 'slow', 'started' => 'started' }.freeze
+      FAILED = TELLING.select { |_, what| what == 'failed' }.keys.freeze
 
       # @param off_celsius [Float] by which the threshold lay over that of a usual night, by charge and by warmth
       # @param slow_celsius [Float] over the threshold up to which a start is a slow one

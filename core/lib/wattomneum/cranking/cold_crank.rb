@@ -4,7 +4,7 @@ module Wattomneum
   module Cranking
     # The same engine on another morning: what its posts, its current and its speed become when battery and oil are colder than at the
     # crank test. A cold engine asks for more torque, so more current flows, through a bank of more resistance; the starter slows until
-    # its back-EMF leaves room for that current, and stands where it can not.
+    # its back-EMF leaves room for that current, and stands where it cannot.
     #
     # Formula, per unit of the current at the test:
     #   d = D(Te) / D(Tt); r = c(Tt) k(St) / (c(Tb) k(S)); G = sag r + drop + rho V'

@@ -19,7 +19,7 @@ module Wattomneum
       # @param batteries_in_series [Numeric] of 12 V: a half on 6 V
       # @param ampere [Float, nil] by clamp; without it resistances are not known, what happens elsewhere still is
       # @param speed_rpm [Float, nil] of the engine
-      # @raise [InvalidQuantityError] if the volts can not have been read in one test
+      # @raise [InvalidQuantityError] if the volts cannot have been read in one test
       def initialize(rest_volt:, posts_volt:, drop_volt:, celsius:, batteries_in_series:, ampere: nil, speed_rpm: nil,
                      ground_drop_volt: nil)
         @rest_volt = rest_volt
@@ -59,7 +59,7 @@ module Wattomneum
 
       # Formula: R = rho V_starter / I.
       #
-      # @return [Float, nil] ohm of brushes and windings: all that is left to a starter that can not turn
+      # @return [Float, nil] ohm of brushes and windings: all that is left to a starter that cannot turn
       def starter_ohm = over_current(starter_volt * OWN_RESISTANCE_SHARE)
 
       private
@@ -76,7 +76,7 @@ module Wattomneum
         system = "#{(batteries_in_series * 12).round} V"
         refuse('rest_volt', "#{rest_volt} V at rest is no #{system} bank that can crank") unless REST_VOLT.cover?(rest_volt / batteries_in_series)
         refuse('posts_volt', 'the posts were no lower while cranking than at rest: no current flowed, this was no crank test') if sag_volt <= 0
-        refuse('drop_volt', 'a drop can not be less than 0 V: turn the leads') if drop_volt.negative?
+        refuse('drop_volt', 'a drop cannot be less than 0 V: turn the leads') if drop_volt.negative?
         refuse('drop_volt', 'the drops use up all the volts of the posts: nothing would have reached the starter') unless starter_volt.positive?
       end
 

@@ -51,6 +51,7 @@ module Wattomneum
       def turns? = companion('cranking_behaviour')&.observation == 'normal'
 
       def full_volts
+        return stands if stands?
         return turning if turns? || flow.adequate?
 
         limit('cranking.current_near_none')
@@ -62,6 +63,22 @@ module Wattomneum
         sum(flow.estimate.arithmetic)
         finding('starter.open', 'act', weight: 'proof', convicts: ['starter'], rules_in: ['Starter or its solenoid open'],
                                   traps: ['The cables stay unproven until current has flowed through them'])
+      end
+
+      STANDS = %w[click chatters].freeze
+      private_constant :STANDS
+
+      # Whatever flows: on so many volts, and less ampere than its engine asks for, a sound starter turns it. A locked engine takes far more.
+      def stands?
+        clamped = flow.estimate
+        STANDS.include?(companion('cranking_behaviour')&.observation) && clamped&.exact && clamped.ampere < flow.usual_ampere &&
+          value >= limit('cranking.stands_share') / 100.0 * system.system_volt
+      end
+
+      def stands
+        sum("#{Figure.ampere(flow.estimate.ampere)} of the usual #{Figure.ampere(flow.usual_ampere)}")
+        finding('starter.stands', 'act', weight: 'proof', convicts: ['starter'], said: { volt: reading.spoken },
+                                         rules_in: ['Starter or its solenoid: brushes, contacts or a winding'])
       end
 
       def turning

@@ -36,6 +36,9 @@ module Wattomneum
         newest_first(test_key).find { |other| other.position == position && other.round <= round }
       end
 
+      # @return [Moment] what of these readings cannot be true together
+      def moment = @moment ||= Moment.new(self)
+
       # State of charge of the battery that one reading was taken on: from its rest voltage or hydrometer reading just
       # before, or else the first one after. Charging in between makes an earlier test no better.
       #

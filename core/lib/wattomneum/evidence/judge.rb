@@ -75,7 +75,7 @@ module Wattomneum
                       arithmetic: @arithmetic, **rest)
       end
 
-      # A reading that can not be used, with the way to one that can.
+      # A reading that cannot be used, with the way to one that can.
       def void(code, instead:, **rest)
         finding(code, 'unproven', validity: 'void', weight: 'none', instead: instead, **rest)
       end

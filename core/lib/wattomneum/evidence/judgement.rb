@@ -27,7 +27,7 @@ module Wattomneum
       # @param rules_out [Array<String>] what it clears, in words
       # @param convicts [Array<String>] keys of elements it points at
       # @param clears [Array<String>] keys of elements it clears
-      # @param instead [String, nil] what to do instead, when the reading can not be used
+      # @param instead [String, nil] what to do instead, when the reading cannot be used
       # @param traps [Array<String>] ways in which this reading misleads
       # @param figures [Hash{Symbol => Float}] named results with units in their names
       # @param code [String, nil] of its finding, a key of core/data/findings.yml

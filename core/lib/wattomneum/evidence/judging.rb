@@ -16,7 +16,7 @@ module Wattomneum
         return other if other
 
         judgement = reading.test.along_circuit? ? yield : judge_class(reading.test, circumstances.system).new(reading, circumstances).call
-        apply_preconditions(judgement, Preconditions.new(reading, circumstances.system))
+        circumstances.moment.held_against(apply_preconditions(judgement, Preconditions.new(reading, circumstances.system)))
       end
 
       def self.judge_class(test, system)

@@ -23,15 +23,20 @@ module Wattomneum
       private_constant :DIGITS
 
       # @param value [Float] volts as shown
+      # @param half_digit [Float] what was rounded away when it was typed
       # @return [Float] volts that it may be off
       # @example 9.6 V   # => 0.068
-      def self.volt(value) = (VOLT_RATIO * value.abs) + (VOLT_DIGITS * digit(value))
+      # @example 0.0 V, typed so   # => 0.05
+      def self.volt(value, half_digit: 0.0) = (VOLT_RATIO * value.abs) + [VOLT_DIGITS * digit(value), half_digit].max
 
       # @param one [Float] volts as shown
       # @param other [Float] volts as shown
+      # @param half_digits [Array<Float>] what was rounded away of each
       # @return [Float] volts that their difference may be off, both read on the range of the larger
       # @example 12.4 V and 11.4 V   # => 0.045
-      def self.difference(one, other) = (VOLT_RATIO * (one - other).abs) + (DIFFERENCE_DIGITS * digit([one.abs, other.abs].max))
+      def self.difference(one, other, half_digits: [])
+        (VOLT_RATIO * (one - other).abs) + [DIFFERENCE_DIGITS * digit([one.abs, other.abs].max), half_digits.sum].max
+      end
 
       # @param value [Float] amperes as shown by a clamp
       # @return [Float] amperes that it may be off

@@ -108,10 +108,10 @@ module Wattomneum
                                         .filter_map { |key, position| judgement(key, position: position) }
       end
 
-      # @return [Array<ProofLadder>]
+      # @return [Array<ProofLadder, Paths::Ladder>]
       def ladders
-        @ladders ||= [*([StarterLadder.new(self)] if system.starter? && !symptom.stays_on?), *charger_ladder,
-                      *system.positions.map { |position| BatteryLadder.new(self, position) }, *paths&.ladders]
+        @ladders ||= [*(ProofLadder.new(self, 'starter') if system.starter? && !symptom.stays_on?), *charger_ladder,
+                      *system.positions.map { |position| ProofLadder.new(self, 'battery', position: position) }, *paths&.ladders]
       end
 
       # @return [Step]
@@ -167,7 +167,7 @@ module Wattomneum
       def charger_ladder
         return [] unless system.battery?
 
-        [system.converter? || !system.lead_acid? ? ChargerLadder.new(self) : AlternatorLadder.new(self)]
+        [ProofLadder.new(self, 'alternator', row: system.converter? || !system.lead_acid? ? 'charger' : 'alternator')]
       end
 
       def step_along_paths
@@ -177,7 +177,7 @@ module Wattomneum
       end
 
       # A look at belt and posts, and an engine proved free, do not wear off with the next repair.
-      LASTING = %w[connections_look belt_look engine_by_hand posts_rest].freeze
+      LASTING = %w[connections_look belt_look engine_by_hand ring_gear_look posts_rest].freeze
       private_constant :LASTING
 
       def newest(test_key, position)

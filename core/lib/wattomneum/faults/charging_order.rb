@@ -4,9 +4,9 @@ module Wattomneum
   module Faults
     # The order of work behind a charging complaint, once the batteries are known.
     class ChargingOrder
-      WHEN_IT_FAILS = %w[output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
-      OVERCHARGE = %w[sense_feed alternator_case_drop].freeze
-      WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop].freeze
+      WHEN_IT_FAILS = %w[charge_lamp_apart output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
+      OVERCHARGE = %w[sense_feed alternator_case_drop alternator_output_drop].freeze
+      WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop draw_asleep].freeze
       # What is about the alternator itself.
       BEFORE_ITSELF = ['ripple', 'alternator_output', nil].freeze
       # Straight along a path from the post, where its test fails: the place at its other end.
@@ -31,13 +31,15 @@ module Wattomneum
         return unless overcharges?
 
         key = OVERCHARGE.find { |test| fits?(test) && @steps.open?(test) }
-        locate || (key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else'))
+        locate || (key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else')) || condemn
       end
 
       # @return [Step, nil]
       def call
-        found = BankInside.new(@assessment, @steps).call || locate
+        found = BankInside.new(@assessment, @steps).call || rubbed_through || locate
         return found if found
+        return condemn if ladder.signed? && condemn
+        return @steps.between(exciter, why: HELD) if exciter && held_asked?
 
         keys = %w[posts_rest charging_fast_idle] + ways_on
         key = keys.find { |test| fits?(test) && @steps.open?(test) }
@@ -68,11 +70,22 @@ module Wattomneum
         shown_by = @assessment.reading(key)
         whole = Readings::Catalogue.fetch(key).probe(@assessment.machine.sheet, state: shown_by.state) or return
         search = Paths::DropSearch.new(@assessment.paths, whole, ends: ends.map { |place| places.fetch(place) })
-        probe = search.next_probe or return
+        probe = search.next_probe
+        return once_more(key, search) if probe.nil?
+
         lamp_on = whole.from if Readings::Catalogue.fetch(key).feed?
         as_before = lamp_on ? "the lamp still on #{Paths::Words.short(lamp_on, @assessment.machine)}" : 'at the same current'
         @steps.between(probe, lamp_on: lamp_on,
                               why: "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: #{as_before}")
+      end
+
+      # Not one of its pieces loses what the whole is said to lose.
+      def once_more(key, search)
+        return unless search.misfit? && @assessment.times(key) == 1
+
+        test = Readings::Catalogue.fetch(key)
+        Step.new(kind: 'repeat', test_key: key, minutes: test.minutes, title: "Once more: #{Wording.inside(test.label)}",
+                 why: 'No part of it explains it: a reading may be wrong, or it comes and goes')
       end
 
       # Through the charge lamp; where a regulator stands outside, its field says all; straight on where there is neither.
@@ -94,6 +107,7 @@ module Wattomneum
 
       def fits?(test)
         return false if test == 'alternator_output' && @assessment.system.alternator_rating_ampere.nil?
+        return false if test == 'charge_lamp_apart' && @assessment.reading('charge_lamp_key_on')&.observation != 'lit'
 
         Readings::Catalogue.fetch(test).fits?(@assessment.system)
       end
@@ -105,21 +119,47 @@ module Wattomneum
       end
 
       def why(key)
+        return 'It charges, and the batteries hold: what draws while it stands?' if key == 'draw_asleep'
+        return 'It is lit: does it find its ground through the alternator, or elsewhere?' if key == 'charge_lamp_apart'
         return 'Feeds and grounds before the alternator' if WHEN_IT_FAILS.include?(key) && fails?
 
         key == 'posts_rest' ? 'The rise is counted from here' : 'Height first, then under load'
       end
 
+      # Lit with the alternator unplugged: ohms from the end that hangs free say it of the wire, which the lamp alone does not.
+      def rubbed_through
+        return unless @assessment.judgement('charge_lamp_apart')&.act?
+
+        lamp = @assessment.paths.circumstances.uses.charge_lamp or return
+        node = @assessment.machine.sheet.places.fetch('excitation_terminal')
+        Paths::FreeEnd.new(@assessment.paths, node: node, opened: [node.split(':', 2).first, lamp.id]).call
+      end
+
+      def ladder = @ladder ||= @assessment.ladders.find { |one| one.suspect == 'alternator' }
+
       def condemn
-        ladder = @assessment.ladders.find { |one| one.suspect == 'alternator' }
         return unless ladder.complete? && !@steps.mended_in_vain?('alternator', nil)
 
         failing = %w[alternator_output charging_fast_idle charging_loaded].find { |key| @assessment.judgement(key)&.act? }
         Step.new(kind: 'condemn', element: 'alternator', title: 'Alternator with regulator is proved bad',
-                 minutes: Units::Parts.fetch('alternator').minutes,
-                 failing_reading_id: @assessment.reading(failing).id,
-                 why: 'Everything that serves it is right, and it does not charge')
+                 minutes: Units::Parts.fetch('alternator').minutes, failing_reading_id: @assessment.reading(failing)&.id, why: condemned_by)
       end
+
+      WHY = {
+        'none' => 'Everything that serves it is right, and it does not charge',
+        'low' => 'It gives its rating and holds too little, and what it senses by is right',
+        'over' => 'It holds too much, and what it senses by is right',
+        'open_field' => 'Its lamp goes on through another lamp and not through the alternator: its field is open'
+      }.freeze
+      private_constant :WHY
+
+      HELD = 'Plugged in, on its own terminal: does the field draw nothing, or does the plug not reach it?'
+      private_constant :HELD
+
+      def exciter = Paths::Probes.excited(@assessment.machine.sheet)
+      def held_asked? = ladder.missing&.key == 'field_open' && ladder.missing.state == 'open'
+
+      def condemned_by = WHY.fetch(ladder.bracket.key)
     end
   end
 end

@@ -29,7 +29,7 @@ module Wattomneum
         probe = @sheet && reading.test.probe(@sheet, state: reading.state)
         Readings::PointReading.new(id: reading.id, probe: probe || LOST, taken_at: reading.taken_at, value: reading.value, unit: reading.unit,
                                    overload: reading.overload, conditions: reading.conditions.to_h, instrument: reading.instrument,
-                                   round: reading.round)
+                                   round: reading.round, half_digit: reading.half_digit)
       end
 
       LOST = Readings::Probe.new(by: 'volts', from: nil, to: nil, situation: nil)
@@ -40,7 +40,8 @@ module Wattomneum
 
         test = Readings::Catalogue.along(point.probe, @sheet) or return
         Readings::Reading.new(id: point.id, test_key: test.key, taken_at: point.taken_at, value: point.value, overload: point.overload,
-                              unit: point.unit, conditions: point.conditions.to_h, instrument: point.instrument, round: point.round)
+                              unit: point.unit, conditions: point.conditions.to_h, instrument: point.instrument, round: point.round,
+                              half_digit: point.half_digit)
       end
     end
   end

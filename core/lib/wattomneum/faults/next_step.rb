@@ -114,6 +114,8 @@ module Wattomneum
 
       def order_of_work
         order = (starting? ? StartingOrder : ChargingOrder).new(assessment, self)
+        return seen if behaviour == 'spins_free'
+
         seen || until_it_fails || order.in_hand || looked_at || batteries || order.call
       end
 
@@ -162,7 +164,7 @@ module Wattomneum
 
       def nothing_found
         elsewhere = ELSEWHERE[behaviour] if starting?
-        return suspected if elsewhere.nil? && mending.failures.any?
+        return suspected if elsewhere.nil? && (mending.failures + mending.watched).any?
 
         Step.new(kind: 'watch', minutes: 0, title: elsewhere || 'Nothing wrong found: park it with what is known',
                  why: 'Every test in the order of work is sound. A fault that comes and goes is not closed by one good start')
@@ -170,7 +172,7 @@ module Wattomneum
 
       # Something fails and no part is proved: said as it is. Nothing is condemned because nothing else is left.
       def suspected
-        found = mending.failures.flat_map(&:rules_in).uniq.first(3)
+        found = (mending.failures + mending.watched).flat_map(&:rules_in).uniq.first(3)
         Step.new(kind: 'watch', minutes: 0, title: 'No part is proved: park it with what is suspected',
                  why: found.empty? ? 'Nothing is condemned because nothing else is left' : "Suspected, not proved: #{found.join('; ')}")
       end

@@ -2,30 +2,35 @@
 
 module Wattomneum
   module Faults
-    # What must be known before a part is condemned, rung by rung. A part is condemned only from the top.
+    # What must be known before a source is condemned, rung by rung: the bracket that the readings stand for. It is condemned only from the top.
     class ProofLadder
       # state: done, failed (the fault lies here instead) or open; tests: keys of the tests that would climb it
       Rung = Struct.new(:key, :label, :state, :reason, :tests, :position, keyword_init: true)
 
-      # @return [Assessment]
-      attr_reader :assessment
+      # @return [String] element key of the suspect
+      attr_reader :suspect
+      # @return [String, nil] battery position of the suspect
+      attr_reader :position
 
       # @param assessment [Assessment]
-      def initialize(assessment)
+      # @param suspect [String] starter, alternator or battery
+      # @param position [String, nil] of a battery
+      # @param row [String] suspect whose brackets hold on this unit
+      def initialize(assessment, suspect, position: nil, row: suspect)
         @assessment = assessment
+        @suspect = suspect
+        @position = position
+        @row = row
       end
 
-      # @return [String] element key of the suspect
-      def suspect = raise(NotImplementedError)
-
-      # @return [String, nil] battery position of the suspect
-      def position = nil
-
       # @return [String]
-      def label = Units::Parts.fetch(suspect).label
+      def label = position ? "Battery #{position}" : Units::Parts.fetch(suspect).label
+
+      # @return [Ladders::Brackets::Bracket] that the readings stand for
+      def bracket = @bracket ||= Ladders::Brackets.of(@row, Ladders::Shown.new(@assessment, suspect, position))
 
       # @return [Array<Rung>]
-      def rungs = @rungs ||= build_rungs
+      def rungs = @rungs ||= Ladders::Rungs.new(@assessment, bracket, position).all
 
       # @return [Boolean] every rung done: the part may be condemned
       def complete? = rungs.all? { |rung| rung.state == 'done' }
@@ -36,44 +41,20 @@ module Wattomneum
       # @return [Boolean] false while nothing at all has been climbed
       def started? = rungs.any? { |rung| rung.state != 'open' }
 
-      # @param _rung [Rung]
+      # @return [Boolean] whether what speaks against it is a reading of its own, and not that it is what is left
+      def signed? = !bracket.sign.nil?
+
+      # @param rung [Rung]
       # @return [Boolean] whether its test was taken, and only what was to be said beside it is missing
-      def unsaid?(_rung) = false
+      def unsaid?(rung) = Ladders::Rungs::UNSAID.include?(rung.reason)
 
-      private
+      # @return [Boolean] whether its own coil convicts it: full volts across it, called, and silent
+      def by_its_coil? = bracket.key == 'coil'
 
-      def rung(key, label, tests, position: nil)
-        state, reason = yield
-        Rung.new(key: key, label: label, state: state, reason: reason, tests: tests, position: position)
-      end
-
-      # A rung that one test climbs by being sound.
-      def sound_rung(key, label, test_key)
-        rung(key, label, [test_key]) { outcome(assessment.judgement(test_key)) }
-      end
-
-      def outcome(judgement)
-        return ['open', 'Not measured'] if judgement.nil?
-        return ['open', judgement.summary] unless judgement.usable? && judgement.verdict != 'unproven'
-
-        [judgement.act? ? 'failed' : 'done', judgement.summary]
-      end
-
-      def battery_tests(position)
-        %w[load_test battery_test].filter_map { |key| assessment.judgement(key, position: position) }
-      end
-
-      def batteries_rung
-        rung('batteries', 'Batteries sound under load, tested apart', %w[battery_test load_test]) do
-          states = assessment.system.positions.map { |position| battery_state(position) }
-          states.find { |state, _| state == 'failed' } || states.find { |state, _| state == 'open' } || states.first
-        end
-      end
-
-      def battery_state(position)
-        best = battery_tests(position).find(&:usable?)
-        state, reason = outcome(best)
-        [state, "#{position}: #{reason}"]
+      # @return [Readings::Probe, nil] across its coil, where the volts there were not read in the moment that the engine stood
+      def coil_once_more
+        coil = Ladders::StarterCoil.new(@assessment)
+        coil.probe if by_its_coil? && !@assessment.engine.of_one_moment?(coil.reading)
       end
     end
   end

@@ -7,7 +7,7 @@ module Wattomneum
       # Tests by what the engine does when cranked (common practice).
       BY_BEHAVIOUR = {
         'silent' => %w[solenoid_signal positive_drop starter_terminal ground_drop engine_by_hand],
-        'slow' => %w[cranking_current ground_drop positive_drop solenoid_signal engine_by_hand],
+        'slow' => %w[cranking_current ground_drop positive_drop starter_terminal solenoid_signal engine_by_hand],
         'jerk' => %w[engine_by_hand cranking_current ground_drop positive_drop solenoid_signal],
         'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]
       }.freeze
@@ -161,7 +161,7 @@ module Wattomneum
         assessment.machine.consumers.all.find { |one| [one.from, one.to].include?(node) }
       end
 
-      def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this parts it best"
+      def halves(search) = "#{Quantities::Figure.volt(search.unexplained_volt)} is lost between #{search.words}: this splits it best"
 
       def once?(test_key) = assessment.times(test_key) == 1
 
@@ -179,7 +179,7 @@ module Wattomneum
         key && steps.measure(key, why: why(key))
       end
 
-      # A small drop behind a starter that draws nothing can not be had better before it is mended.
+      # A small drop behind a starter that draws nothing cannot be had better before it is mended.
       def for_want_of_current?(test_key) = assessment.judgement(test_key)&.would_be == 'sound'
 
       def why(key)

@@ -30,7 +30,7 @@ module Wattomneum
       # @param leads [Array<Numeric>] cm, in any order
       # @param seen_first_at [Numeric, nil] hour of cylinder 1 on another drawing
       # @param seen_mirrored [Boolean] whether that one is seen from inside
-      # @raise [InvalidQuantityError] where any of it can not be so
+      # @raise [InvalidQuantityError] where any of it cannot be so
       def initialize(order:, rotation:, first_at:, intervals: nil, towers: nil, weak: [], wasted: false, needs: [], leads: [], seen_first_at: nil,
                      seen_mirrored: false)
         @order = FiringOrder.read(order)

@@ -44,7 +44,7 @@ module Wattomneum
         unseen(assessment).map do |key|
           judgement = assessment.judgement(key)
           next SEEN.fetch(assessment.symptom.work).fetch(key) if judgement.nil?
-          next "It still #{assessment.reading(key).spoken.downcase}: the complaint is not cured" if key == 'cranking_behaviour'
+          next "Cranked last: \"#{assessment.reading(key).spoken}\". The complaint is not cured" if key == 'cranking_behaviour'
 
           "\"#{Readings::Catalogue.fetch(key).label}\" is not sound yet: #{judgement.summary}"
         end

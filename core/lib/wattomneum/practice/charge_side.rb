@@ -54,7 +54,7 @@ module Wattomneum
       # @param state [String] key state of the sheet
       # @return [Float] volts
       def volt_under_lamp(from, to, terminal, state)
-        lamp = [terminal, @wiring.node('negative_post'), (@system.system_volt**2) / LAMP_WATT]
+        lamp = lamp_on(terminal)
         off = terminal == @wiring.node('alternator_output') ? [] : [@wiring.alternator]
         @wiring.truth.volt_between(from, to, state: state, loads: [lamp, *@wiring.loads_on(state)], opened: off)
       end
@@ -86,6 +86,17 @@ module Wattomneum
       # @return [String]
       def lamp_running = lamp(RUNNING)
 
+      # @return [String] lit or dark with the alternator unplugged
+      def lamp_apart = lamp('key_on', opened: [@wiring.alternator])
+
+      # @param place [String] terminal whose wire hangs free
+      # @param state [String] of a test of the catalogue
+      # @return [String] yes or no: whether the charge lamp goes on as a lamp is hung on that wire
+      def lamp_goes_on(place, state)
+        lit = lamp(Circuits::Situations.of_test(state).sheet_state, opened: [@wiring.alternator], loads: [lamp_on(@wiring.node(place))])
+        lit == 'lit' ? 'yes' : 'no'
+      end
+
       # @return [String] clean or loose
       def belt = slips? ? 'loose' : 'clean'
 
@@ -105,11 +116,13 @@ module Wattomneum
       def rest_volt = @wiring.volt('positive_post', 'negative_post', 'off')
       def volt(place) = @wiring.volt(place, 'negative_post', 'fast_idle')
 
-      def lamp(state)
+      def lamp_on(terminal) = [terminal, @wiring.node('negative_post'), (@system.system_volt**2) / LAMP_WATT]
+
+      def lamp(state, **rest)
         return 'no_lamp' unless @wiring.charge_lamp
 
         lamp = @wiring.sheet.part(@wiring.charge_lamp)
-        @wiring.truth.ampere(lamp.id, state: state).abs >= LAMP_LIT_VOLT * factor / lamp.fields['ohm'] ? 'lit' : 'dark'
+        @wiring.truth.ampere(lamp.id, state: state, **rest).abs >= LAMP_LIT_VOLT * factor / lamp.fields['ohm'] ? 'lit' : 'dark'
       end
 
       # It raises its volts until its sense terminal has what it should.

@@ -11,7 +11,6 @@ module Wattomneum
       METER_OHM = 1e7
       # One meter errs one way all day; its last digit flickers.
       METER_RATIO = 0.004
-      METER_DIGITS = [[0.4, 0.0001], [4.0, 0.001], [40.0, 0.01], [Float::INFINITY, 0.1]].freeze
       OVER_RANGE_OHM = 4e7
       # Under the first share of its sound volts something does nothing, under the second it works weakly.
       DEAD_RATIO = 0.45
@@ -34,7 +33,7 @@ module Wattomneum
         @drawn = sheet.circuit
         @gain = 1 + (METER_RATIO * noise)
         @labels = @drawn.owned.each_index.to_h { |index| [index, @drawn.network.branches[index].ohm * off_label(index)] }
-        @sound = settled(@labels)
+        @sound = settled(@labels, sound: true)
         change
       end
 
@@ -69,11 +68,13 @@ module Wattomneum
 
       # @param id [String] of a component with one way through it at a time
       # @param state [String]
-      # @return [Float] ampere as it is
-      def ampere(id, state:)
-        solution = @settled.fetch(state).solution
+      # @param loads [Array<Array(String, String, Float)>] hung on for it: node, node, ohm
+      # @param opened [Array<String>] ids of components whose plug is off
+      # @return [Float] ampere
+      def ampere(id, state:, loads: [], opened: [])
+        settled = loads.empty? && opened.empty? ? @settled : with(loads.map { |one, other, ohm| branch(one, other, ohm) }, opened)
         branches = @drawn.owned.each_index.select { |index| @drawn.owned[index].part&.id == id && @drawn.owned[index].ring_of.nil? }
-        branches.sum { |index| solution.current(index) }
+        branches.sum { |index| settled.fetch(state).solution.current(index) }
       end
 
       # @param item [String] key of an item with one way through it
@@ -125,6 +126,7 @@ module Wattomneum
           @drawn.item(fault.item).branches.each { |index| ohms[index] = fault.ohm || (ohms[index] + fault.adds_ohm.to_f) }
         end
         @ways = @faults.flat_map { |fault| ways(fault) }
+        @ohms = ohms
         @settled = settled(ohms, @ways.map(&:last))
       end
 
@@ -149,7 +151,7 @@ module Wattomneum
 
       def live_node = @drawn.node(@sheet.places['positive_post'] || @sheet.parts.grep(Circuits::Parts::Battery).first.node('+'))
 
-      def settled(ohms, extra = [])
+      def settled(ohms, extra = [], **)
         circuit = Circuits::Circuit.new(@sheet, ohms: ohms)
         Circuits::Solving::SettledStates.new(circuit, network: circuit.network_with(extra))
       end
@@ -158,8 +160,7 @@ module Wattomneum
         meter = [branch(from, to, METER_OHM)]
         solution = with(meter, opened).fetch(state).solution
         shown = solution.current(@drawn.network.branches.size) * METER_OHM
-        digit = METER_DIGITS.find { |most, _| shown.abs < most }.last
-        ((((shown * @gain) + (digit * noise)) / digit).round * digit).round(4)
+        Meter.shown((shown * @gain) + (Meter.digit(shown) * noise), range_of: shown)
       end
 
       # A source behind a kilohm: what it drives says what lies outside.

@@ -9,6 +9,7 @@ module Wattomneum
       CLAMP_RATIO = 0.02
       SPEED_RATIO = 0.01
       TESTER_RATIO = 0.02
+      DRAWS_ASLEEP_AMPERE = 0.03
       # What was measured: what goes into a reading.
       Measured = Struct.new(:value, :observation, :cells, :conditions, :unit, :state, :overload, keyword_init: true)
 
@@ -92,10 +93,16 @@ module Wattomneum
         case test.key
         when 'rest_voltage' then volts(@bank.open_volt(position, charge_percent(position)))
         when 'hydrometer' then Measured.new(cells: @bank.cells(charge_percent(position)))
-        when 'battery_test' then Measured.new(value: noisy(@bank.tester_ampere(position, health_ratio(position)), TESTER_RATIO).round)
+        when 'battery_test' then by_tester(position)
         else
           volts(@bank.loaded_volt(position, charge_percent(position), health_ratio(position)), 'load_ampere' => @bank.load_ampere(position).round)
         end
+      end
+
+      # Somebody who set the tester to the label says so.
+      def by_tester(position)
+        Measured.new(value: noisy(@bank.tester_ampere(position, health_ratio(position)), TESTER_RATIO).round,
+                     conditions: { 'tester_standard' => system.batteries.fetch(position).rating.standard })
       end
 
       def measure_unit(test) = test.loop == 'start' ? start_reading(test) : charge_reading(test)
@@ -105,6 +112,7 @@ module Wattomneum
         when 'cranking_behaviour' then Measured.new(observation: start.behaviour)
         when 'connections_look' then Measured.new(observation: 'clean')
         when 'engine_by_hand' then Measured.new(observation: start.locked? ? 'locked' : 'free')
+        when 'ring_gear_look' then Measured.new(observation: 'whole')
         when 'cable_lamp' then Measured.new(observation: 'bright')
         when 'cranking_current' then Measured.new(value: noisy(start.ampere, CLAMP_RATIO).round)
         when 'cranking_speed' then Measured.new(value: noisy(start.speed_rpm, SPEED_RATIO).round)
@@ -117,11 +125,14 @@ module Wattomneum
         case test.key
         when 'belt_look' then Measured.new(observation: charging.belt)
         when 'charge_lamp_key_on' then Measured.new(observation: charging.lamp_key_on)
+        when 'charge_lamp_apart' then Measured.new(observation: charging.lamp_apart)
         when 'charge_lamp_running' then Measured.new(observation: charging.lamp_running)
-        when 'output_terminal_stopped', 'sense_feed', 'excitation_feed' then volts(charging.feed_volt(test.from, test.state))
+        when 'output_terminal_stopped', 'sense_feed', 'excitation_feed'
+          volts(charging.feed_volt(test.from, test.state), 'charge_lamp_lights' => charging.lamp_goes_on(test.from, test.state))
         when 'charging_loaded' then volts(charging.posts_volt(loaded: true))
         when 'ripple' then Measured.new(value: noisy(charging.ripple_volt, 0.05).round(2))
         when 'alternator_output' then Measured.new(value: noisy(charging.most_ampere, CLAMP_RATIO).round)
+        when 'draw_asleep' then Measured.new(value: DRAWS_ASLEEP_AMPERE)
         when 'dash_gauge' then Measured.new(value: (charging.posts_volt - (0.4 * @system.blocks_in_series)).round)
         when 'alternator_case_drop', 'alternator_output_drop' then at_current(charging.drop_volt(test.from, test.to))
         else volts(charging.posts_volt)

@@ -4,7 +4,7 @@ module Wattomneum
   module Practice
     # The whole circuit of a unit with faults in it, and what is bolted on, hidden behind a Truth.
     class Wiring
-      # What an engine asks for that can not be turned.
+      # What an engine asks for that cannot be turned.
       LOCKED_RATIO = 12.0
       KEY_ON = 'key_on'
       private_constant :KEY_ON

@@ -44,6 +44,20 @@ module Wattomneum
       # @return [Boolean] true when the meter showed that the value lies over its range
       def overload? = @overload
 
+      # What was rounded away when it was typed: "12.6" may be anything from 12.55 to 12.65. A lone 0 is what people say for 0.0.
+      #
+      # @return [Float] half of the last digit, in the base unit; 0.0 for OL
+      # @example "0.0", V   # => 0.05
+      def half_digit
+        return 0.0 if @overload
+
+        mantissa, exponent = @number.downcase.tr(',', '.').split('e')
+        decimals = mantissa.split('.')[1].to_s.size
+        decimals = 1 if decimals.zero? && mantissa.to_f.zero?
+        half = 0.5 * (10.0**(exponent.to_i - decimals))
+        (Unit.to_base(half, @unit, @quantity) - Unit.to_base(0.0, @unit, @quantity)).abs
+      end
+
       private
 
       def check_unit

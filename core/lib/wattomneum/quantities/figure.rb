@@ -27,6 +27,22 @@ module Wattomneum
         "#{trim(value / scale, 2)} #{prefix}ohm"
       end
 
+      # @param value [Float] in base units
+      # @param spread [Float] in the same
+      # @yieldparam figure [Float]
+      # @yieldreturn [String] as it is spoken, with its unit
+      # @return [String] both in the unit of the first: "0.21 V, give or take 0.07 V"
+      def self.give_or_take(value, spread)
+        spoken = yield(value)
+        number, unit = spoken.split(' ', 2)
+        return "#{spoken}, give or take #{yield(spread)}" if value.zero? || unit.nil?
+
+        scaled = spread * number.to_f / value
+        decimals = [number.split('.')[1].to_s.size, 2].max
+        significant = scaled.positive? ? 1 - Math.log10(scaled).floor : 0
+        "#{spoken}, give or take #{trim(scaled, significant.clamp(0, decimals))} #{unit}"
+      end
+
       # @param value [Float] in percent
       # @return [String]
       def self.percent(value) = "#{value.round} %"

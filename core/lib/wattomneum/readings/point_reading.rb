@@ -4,7 +4,7 @@ module Wattomneum
   module Readings
     # One reading between two points of the unit's circuit, with all that makes it evidence. Frozen; a correction is another reading.
     class PointReading
-      ATTRIBUTES = %i[id probe taken_at value overload observation unit conditions instrument round].freeze
+      ATTRIBUTES = %i[id probe taken_at value overload observation unit conditions instrument round half_digit].freeze
       attr_reader(*ATTRIBUTES)
 
       # @param id [String]
@@ -17,7 +17,9 @@ module Wattomneum
       # @param conditions [Hash] see Evidence::Conditions
       # @param instrument [String, nil]
       # @param round [Integer] how many repairs had been made on the job before it was taken
-      def initialize(id:, probe:, taken_at:, value: nil, overload: false, observation: nil, unit: nil, conditions: {}, instrument: nil, round: 0)
+      # @param half_digit [Float] half of the last digit that was typed, in the base unit
+      def initialize(id:, probe:, taken_at:, value: nil, overload: false, observation: nil, unit: nil, conditions: {}, instrument: nil, round: 0,
+                     half_digit: 0.0)
         @id = id
         @probe = probe
         @taken_at = taken_at
@@ -28,6 +30,7 @@ module Wattomneum
         @conditions = Evidence::Conditions.new(conditions)
         @instrument = instrument || way.instrument
         @round = round
+        @half_digit = half_digit
         freeze
       end
 

@@ -5,7 +5,7 @@ module Wattomneum
     # One reading with all that makes it evidence. Frozen; a correction is another reading.
     class Reading
       ATTRIBUTES = %i[id test_key position battery value overload cells observation unit state conditions instrument
-                      taken_at round].freeze
+                      taken_at round half_digit].freeze
       attr_reader(*ATTRIBUTES)
 
       # @param id [String]
@@ -21,8 +21,9 @@ module Wattomneum
       # @param state [String, nil] key of Catalogue::STATES it was taken in; nil means as the test says
       # @param conditions [Hash] see Evidence::Conditions
       # @param round [Integer] how many repairs had been made on the job before it was taken
+      # @param half_digit [Float] half of the last digit that was typed, in the base unit
       def initialize(id:, test_key:, taken_at:, position: nil, battery: nil, value: nil, overload: false, cells: [],
-                     observation: nil, unit: nil, state: nil, conditions: {}, instrument: nil, round: 0)
+                     observation: nil, unit: nil, state: nil, conditions: {}, instrument: nil, round: 0, half_digit: 0.0)
         @id = id
         @test_key = test_key
         @test = Catalogue.fetch(test_key)
@@ -38,6 +39,7 @@ module Wattomneum
         @conditions = Evidence::Conditions.new(conditions)
         @instrument = instrument || test.instrument
         @round = round
+        @half_digit = half_digit
         freeze
       end
 

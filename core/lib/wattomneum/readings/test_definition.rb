@@ -10,15 +10,17 @@ module Wattomneum
       STARTS = %w[cable_lamp signal_wire_ohms].freeze
       FEEDS = %w[solenoid_terminal alternator_output sense_terminal excitation_terminal].freeze
       # What only an alternator has, and what is asked of one.
-      ALTERNATORS = %w[belt_look charge_lamp_key_on charge_lamp_running alternator_output ripple].freeze
+      ALTERNATORS = %w[belt_look charge_lamp_key_on charge_lamp_apart charge_lamp_running alternator_output ripple].freeze
       # What nobody has a figure for on 48 V.
+      EXCITED_BY_A_LAMP = %w[charge_lamp_apart].freeze
       LEAD_ACID_VOLTS = %w[alternator_output ripple posts_heater].freeze
       HEATERS = %w[posts_heater].freeze
       TURNED = %w[belt_looked_at speed_as_stated].freeze
       # A lamp or a hand lifts no link where a battery stands alone; an equaliser levels the halves that are read apart.
-      ASKED_OF = { 'tested_alone' => :bank?.to_proc, 'equaliser_off' => :has_equaliser.to_proc }.freeze
+      ASKED_OF = { 'tested_alone' => :bank?.to_proc, 'equaliser_off' => :has_equaliser.to_proc,
+                   'charge_lamp_lights' => ->(system) { !system.regulator_outside? && !system.converter? } }.freeze
       EQUALISED = %w[rest_voltage battery_test load_test].freeze
-      private_constant :HEATERS, :POSTS, :STARTS, :FEEDS, :ALTERNATORS, :LEAD_ACID_VOLTS, :TURNED, :ASKED_OF, :EQUALISED
+      private_constant :HEATERS, :POSTS, :STARTS, :FEEDS, :ALTERNATORS, :LEAD_ACID_VOLTS, :TURNED, :ASKED_OF, :EQUALISED, :EXCITED_BY_A_LAMP
       FIELDS.each { |field| define_method(field) { @row[field] } }
 
       ALWAYS = ->(_) { true }
@@ -98,6 +100,7 @@ module Wattomneum
 
         return false if HEATERS.include?(key) && !(system.starter? && system.heat_aid)
         return false if ALTERNATORS.include?(key) && system.converter?
+        return false if EXCITED_BY_A_LAMP.include?(key) && system.regulator_outside?
         return false if LEAD_ACID_VOLTS.include?(key) && !system.lead_acid_volts?
 
         self.when != 'sense' || (system.has_sense && !system.regulator_outside?)
@@ -108,13 +111,13 @@ module Wattomneum
       def required_conditions(system)
         keys = @row.fetch('requires', []) + (EQUALISED.include?(key) ? ['equaliser_off'] : [])
         keys -= TURNED if system.converter?
-        keys.select { |key| ASKED_OF.fetch(key, ALWAYS).call(system) }
+        of(system, keys)
       end
 
       # @param system [Units::ElectricalSystem]
       # @return [Array<String>] all conditions worth asking for, required ones first
       def asked_conditions(system)
-        required_conditions(system) + @row.fetch('records', [])
+        required_conditions(system) + of(system, @row.fetch('records', []))
       end
 
       # @param system [Units::ElectricalSystem]
@@ -142,6 +145,8 @@ module Wattomneum
       end
 
       private
+
+      def of(system, conditions) = conditions.select { |key| ASKED_OF.fetch(key, ALWAYS).call(system) }
 
       # What it spans, in batteries of six cells.
       def blocks(system) = per_battery? ? system.blocks_per_battery : system.blocks_in_series

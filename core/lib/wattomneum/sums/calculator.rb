@@ -16,7 +16,7 @@ module Wattomneum
       # @param typed [Hash{String => String}]
       # @param limits [Limits::Table] what this fleet judges by
       # @return [Answer]
-      # @raise [Error] where an input can not be what it is said to be
+      # @raise [Error] where an input cannot be what it is said to be
       def self.call(sheet, typed, limits: Limits::Table.shipped)
         new(limits).public_send(sheet.key, **sheet.read(typed))
       rescue FloatDomainError, ZeroDivisionError, Math::DomainError

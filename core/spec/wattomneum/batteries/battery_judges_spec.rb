@@ -53,8 +53,11 @@ RSpec.describe Wattomneum::Batteries do
       expect(judge(cells(*[1.225] * 6, celsius: 5)).figures[:charge_percent]).to be < 66
     end
 
-    it 'convicts the cell farthest from the median of the others, high or low' do
-      expect(judge(cells(1.22, 1.22, 1.29, 1.22, 1.22, 1.22)).summary).to include('Cell 3', '0.070 SG over the others')
+    it 'convicts the cell that lies under the median of the others, and asks about one that lies over it' do
+      high = judge(cells(1.22, 1.22, 1.29, 1.22, 1.22, 1.22))
+      expect(high.summary).to include('Cell 3', '0.070 SG over the others')
+      expect([high.verdict, high.convicts, high.instead]).to match(['watch', [], include('acid or water')])
+      expect(high.figures[:charge_percent]).to be_within(1.0).of(judge(cells(*[1.22] * 6)).figures[:charge_percent])
       expect(judge(cells(1.26, 1.25, 1.26, 1.26, 1.25, 1.18)).summary).to include('Cell 6', 'under the others')
     end
 
@@ -122,6 +125,18 @@ RSpec.describe Wattomneum::Batteries do
       expect(judged.reasons.join).to include('EN to SAE')
       expect(tested(750.0, extra: { 'tester_standard' => 'SAE' }).validity).to eq('valid')
       expect { tested(750.0, extra: { 'tester_standard' => 'JIS' }) }.to raise_error(Wattomneum::InvalidQuantityError, /SAE, EN, DIN, IEC, CA/)
+    end
+
+    # 420 A DIN are 420 x 1.7 SAE by the table; a tester set to SAE that shows 455 measured six tenths of that.
+    it 'asks for the standard where the label has another than testers come set to, and that decides' do
+      din = parallel_pair(batteries: { 'A' => battery('a', ampere: 420, standard: 'DIN') })
+      by = lambda do |measured, said|
+        judge(rest(12.6, system: din), reading('battery_test', measured, position: 'A', system: din, conditions: alone(said)), system: din)
+      end
+      unsaid = by[455.0, {}]
+      expect([unsaid.verdict, unsaid.summary]).to match(['unproven', include('108 % set to DIN')])
+      expect([by[455.0, { 'tester_standard' => 'DIN' }].verdict, by[455.0, { 'tester_standard' => 'SAE' }].verdict]).to eq(%w[sound watch])
+      expect(by[900.0, {}].verdict).to eq('sound')
     end
 
     it 'gives no verdict under 75 % charge' do

@@ -16,6 +16,13 @@ RSpec.describe Wattomneum::Batteries::ShelfTest do
       .to eq([[81, 'watch'], [88, 'sound'], [59, 'act']])
   end
 
+  # 660 and 450 of 760 by EN are 87 and 59 %; shown by SAE they would be 82 and 56 %. The form asks for it by the label.
+  it 'takes the tester for one that shows by the label, whatever standard that is' do
+    en = Wattomneum::Batteries::Battery.new(tag: 'S-2', type: 'flooded', rating: Wattomneum::Batteries::Rating.new(ampere: 760.0, standard: 'EN'))
+    found = [660.0, 450.0].map { |ampere| described_class.new(en, tester_ampere: ampere, rest_volt: 12.6, celsius: 15.0, settled: true).judgement }
+    expect(found.map { |one| [one.figures[:health_percent].round, one.verdict] }).to eq([[87, 'sound'], [59, 'act']])
+  end
+
   it 'says charge and test again under three quarters of charge, and judges nothing right after the charger' do
     flat = judged(500.0, volt: 12.2)
     expect([flat.verdict, flat.instead]).to eq(['unproven', 'Charge it and test again'])

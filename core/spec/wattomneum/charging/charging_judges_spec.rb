@@ -50,6 +50,12 @@ RSpec.describe Wattomneum::Charging do
     expect([charging(13.2, test: 'charging_idle').verdict, charging(14.1).verdict]).to eq(%w[sound sound])
   end
 
+  it 'takes a low voltage at idle for charging only beside its volts at rest' do
+    alone = judge(reading('charging_idle', 12.4))
+    expect([alone.verdict, alone.validity, alone.instead]).to eq(['unproven', 'unstated', 'Read the posts at rest, engine stopped'])
+    expect(judge(reading('posts_rest', 12.6), reading('charging_idle', 12.7)).verdict).to eq('act')
+  end
+
   it 'finds 13.9 V with the headlamps on right' do
     expect(judge(reading('charging_fast_idle', 14.2), reading('charging_loaded', 13.9)).verdict).to eq('sound')
   end
@@ -186,11 +192,26 @@ RSpec.describe Wattomneum::Charging do
   end
 
   # A lamp of 21 W gets next to nothing through a charge lamp of a few watts: that it lit is what says that its feed is whole.
-  it 'takes an excitation feed through its charge lamp for whole where that lamp lit, and for open where it stayed dark' do
-    under = lambda { |lamp|
-      judge(reading('charge_lamp_key_on', lamp), reading('excitation_feed', 1.6, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 12.6 }))
+  it 'takes an excitation feed through its charge lamp for whole where that lamp goes on with it, and asks where nobody said' do
+    under = lambda { |*seen, volt: 1.6, **said|
+      beside = { 'load_on' => 'yes', 'posts_now_volt' => 12.6 }.merge(said.transform_keys(&:to_s))
+      judge(*seen, reading('excitation_feed', volt, conditions: beside)).then { |one| [one.code, one.verdict] }
     }
-    expect([under.call('lit').code, under.call('lit').verdict, under.call('dark').verdict]).to eq(%w[feed.through_lamp sound act])
+    expect(under.call(charge_lamp_lights: 'yes')).to eq(%w[feed.through_lamp sound])
+    expect(under.call(charge_lamp_lights: 'no')).to eq(%w[feed.sinks act])
+    expect(under.call(reading('charge_lamp_key_on', 'lit'))).to eq(%w[feed.lamp_decides unproven])
+    expect(under.call(reading('charge_lamp_key_on', 'lit'), reading('charge_lamp_apart', 'dark'))).to eq(%w[feed.through_lamp sound])
+    expect(under.call(volt: 0.02, meter_proved: 'yes')).to eq(%w[feed.open act])
+  end
+
+  # Rubbed through, the wire lights the lamp by itself: 0.4 V under a lamp, the charge lamp lit, and the alternator was condemned (a blind run).
+  it 'clears no excitation feed whose lamp is lit with the alternator unplugged' do
+    lit = [reading('charge_lamp_key_on', 'lit'), reading('charge_lamp_apart', 'lit')]
+    found = judge(*lit, reading('excitation_feed', 0.4, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 12.6, 'charge_lamp_lights' => 'yes' }))
+    expect([judge(*lit).verdict, judge(*lit).rules_in, found.verdict]).to eq(['act', ['Lamp or excitation wire rubbed through to ground'], 'act'])
+  end
+
+  it 'judges the field of a regulator outside as a feed' do
     external = series_pair(regulator: 'external_b')
     direct = reading('excitation_feed', 20.0, system: external, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 25.2 })
     expect(judge(reading('charge_lamp_key_on', 'lit'), direct, system: external).verdict).to eq('act')

@@ -27,7 +27,7 @@ RSpec.describe Wattomneum::Charging::Session do
       .to eq([['Heater on', '11.90 V - 12.60 V = -0.70 V'], ['Crank', '10.60 V - 12.60 V = -2.00 V'], ['Idle', '13.20 V - 12.60 V = +0.60 V'],
               ['Fast idle', '14.10 V - 13.20 V = +0.90 V'], ['Loads on', '13.90 V - 14.10 V = -0.20 V']])
     expect(lines.map(&:words)).to eq(['the heater draws', '5 mohm of bank with its posts at 400 A', 'it charges',
-                                      'idle gives less than the unit takes: long idling empties the batteries', 'the output carries the unit'])
+                                      'more at speed: idle charges, but slowly', 'the output carries the unit'])
   end
 
   it 'blames the dash feed, not the charging, for a gauge that reads low' do
@@ -41,9 +41,10 @@ dash_gauge: 14.0 })).to eq('Dash' => 'the gauge reads 0.40 V too low: its own fe
     { posts_rest: 12.6, posts_heater: 12.4 } => 'the heater draws',
     { posts_rest: 12.6, posts_heater: 12.41 } => 'no heater current to speak of',
     { posts_rest: 12.6, charging_idle: 13.1 } => 'it charges',
-    { posts_rest: 12.6, charging_idle: 13.09 } => 'no charge yet: excitation, belt and output path, before the alternator',
+    { posts_rest: 12.6, charging_idle: 13.02 } => 'it charges',
+    { posts_rest: 12.6, charging_idle: 13.01 } => 'no charge yet: excitation, belt and output path, before the alternator',
     { charging_idle: 13.8, charging_fast_idle: 14.1 } => 'regulated at idle already',
-    { charging_idle: 13.79, charging_fast_idle: 14.1 } => 'idle gives less than the unit takes: long idling empties the batteries',
+    { charging_idle: 13.79, charging_fast_idle: 14.1 } => 'more at speed: read the posts at rest too, then it is told whether idle charges',
     { charging_idle: 14.4, charging_fast_idle: 14.1 } => 'regulated at idle already',
     { charging_idle: 14.41, charging_fast_idle: 14.1 } => 'less at more speed: belt slips, or the regulator',
     { charging_fast_idle: 14.1, dash_gauge: 14.0 } => 'the gauge agrees',
@@ -62,7 +63,14 @@ dash_gauge: 14.0 })).to eq('Dash' => 'the gauge reads 0.40 V too low: its own fe
       readings = { charging_idle: idle, charging_fast_idle: 28.2 }.map { |key, value| reading(key.to_s, value, system: two_in_series) }
       described_class.new(readings, system: two_in_series, limits: limits).lines.map(&:words)
     end
-    expect([27.6, 27.59].flat_map(&lines)).to match(['regulated at idle already', start_with('idle gives less than the unit takes')])
+    expect([27.6, 27.59].flat_map(&lines)).to match(['regulated at idle already', start_with('more at speed')])
+  end
+
+  it 'says no two things of idle: what charges does not empty the batteries, and what does not rise does' do
+    charges = words({ posts_rest: 12.6, charging_idle: 13.2, charging_fast_idle: 14.1 })
+    expect(charges.values_at('Idle', 'Fast idle')).to eq(['it charges', 'more at speed: idle charges, but slowly'])
+    empties = words({ posts_rest: 12.6, charging_idle: 12.7, charging_fast_idle: 14.1 })
+    expect(empties.values_at('Idle', 'Fast idle')).to match([start_with('no charge yet'), start_with('idle gives less than the unit takes')])
   end
 
   it 'tells the ohms of the bank only where a current was read, and goes by the last reading of a step' do

@@ -79,9 +79,9 @@ RSpec.describe Wattomneum::Circuits::OwnFacts do
     expect(changed('F1', 'rating_ampere', '20')).to eq(uuid('F1') => { 'rating_ampere' => 20 })
   end
 
-  it 'refuses what can not be, and says what may' do
+  it 'refuses what cannot be, and says what may' do
     { %w[1 length_m many] => /length is a number, got "many"/, %w[1 size thick] => /no size of a wire: write 2.5 mm2 or 10 AWG/,
-      %w[1 length_m 900] => /0.01 to 500/, %w[2 to L9:1] => /can not go to L9:1/, %w[1 zone moon] => /Zones here|does not name/,
+      %w[1 length_m 900] => /0.01 to 500/, %w[2 to L9:1] => /cannot go to L9:1/, %w[1 zone moon] => /Zones here|does not name/,
       %w[F1 rating_ampere 5000] => /0.1 to 1000/, %w[W1 changeover perhaps] => /yes or no/, %w[2 size 77AWG] => /a gauge is 40/,
       %w[2 to F1:2] => /back to itself/ }.each do |arguments, words|
       expect { changed(*arguments) }.to raise_error(Wattomneum::InvalidQuantityError, words)

@@ -10,6 +10,11 @@ RSpec.describe Wattomneum::ColdStart::DegreesMeant do
     expect(question.options).to eq([{ label: '23 degF, which is -5 degC', value: -5.0 }, { label: '23 degC, as I typed it', value: nil }])
   end
 
+  # 41 degF = 5 degC, 5 degF = -15 degC.
+  it 'asks whatever is nearer as Fahrenheit, though neither is near' do
+    expect([asked(41.0, -7.0), asked(5.0, -7.0)].map { |question| question.options.first[:value] }).to eq([5.0, -15.0])
+  end
+
   it 'asks nothing of a night near what is known, of one that is odd either way, and of a cold one where nothing is known' do
     expect([asked(-9.0, -3.0), asked(1.0, -3.0), asked(-40.0, -3.0), asked(-12.0, nil), asked(12.0, nil)]).to all(be_nil)
   end

@@ -11,7 +11,7 @@ RSpec.describe Wattomneum::Evidence::Conditions do
     expect([conditions.number('battery_temperature_celsius'), conditions.number('hours_rested')]).to eq([-4.5, 6.0])
   end
 
-  it 'refuses a figure that can not be, and names the allowed range' do
+  it 'refuses a figure that cannot be, and names the allowed range' do
     expect { described_class.new('battery_temperature_celsius' => 400) }
       .to raise_error(Wattomneum::InvalidQuantityError, /-50 to 80 degC, got 400/)
   end

@@ -30,6 +30,25 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
     expect(ladder('starter', [*open_starter, reading('engine_by_hand', 'free')])).to be_complete
   end
 
+  # On 23.4 of 24 V and half its usual current it stood, and nobody was suspected (a blind run).
+  it 'takes a starter that stands on full volts with less than its usual current for worn out, once the engine is proved free' do
+    beside = { 'value_confirmed' => 'yes', 'engine_meanwhile' => 'does not turn' }
+    standing = ground_work(behaviour: 'click', cranking_volt: 11.9) +
+               [reading('ground_drop', 0.1), reading('positive_drop', 0.15), reading('solenoid_signal', 11.7, conditions: beside),
+                reading('cranking_current', 330.0, conditions: beside), reading('starter_terminal', 11.7, conditions: beside),
+                reading('engine_by_hand', 'free')]
+    found = ladder('starter', standing)
+    expect([found.bracket.key, found.complete?, rungs(found)]).to match(['open', true, hash_including('evidence' => 'done')])
+  end
+
+  it 'takes a slow starter that gets its volts and its ampere for worn, on an engine that turns free' do
+    slow = ground_work(behaviour: 'slow', cranking_volt: 11.0) +
+           [reading('ground_drop', 0.2), reading('positive_drop', 0.3), reading('cranking_current', 600.0), reading('starter_terminal', 10.5)]
+    expect([ladder('starter', slow).bracket.key, ladder('starter', slow).missing.key]).to eq(%w[worn engine])
+    expect(ladder('starter', [*slow, reading('engine_by_hand', 'free')])).to be_complete
+    expect(rungs(ladder('starter', [*slow, reading('engine_by_hand', 'tight')]))['engine']).to eq('failed')
+  end
+
   it 'is not complete while nobody said what the engine did as its volts were read' do
     starter = ladder('starter', [*open_starter(nil), reading('engine_by_hand', 'free')])
     expect(rungs(starter).select { |_, state| state == 'open' }.keys).to eq(%w[signal evidence])
@@ -83,6 +102,7 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
     def served
       ground_work(behaviour: 'normal', cranking_volt: 10.9) +
         [reading('belt_look', 'clean'), reading('output_terminal_stopped', 12.5), reading('sense_feed', 12.56),
+         reading('charge_lamp_key_on', 'lit'), reading('charge_lamp_apart', 'dark'),
          reading('excitation_feed', 12.4), reading('alternator_case_drop', 0.03), reading('ripple', 0.02, unit: 'V pp')]
     end
 
@@ -93,6 +113,31 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
     it 'has nothing to condemn when it charges' do
       charges = ladder('alternator', [*served, reading('charging_fast_idle', 14.2)], symptom: Wattomneum::Jobs::Symptom.of('charging'))
       expect(rungs(charges)['output']).to eq('failed')
+    end
+
+    it 'fails where the lamp is lit with the alternator unplugged: its wire is rubbed through, and nothing is condemned' do
+      rubbed = [*served, reading('charge_lamp_apart', 'lit'), reading('charging_fast_idle', 12.5)]
+      expect(rungs(ladder('alternator', rubbed))['lamp_apart']).to eq('failed')
+    end
+
+    it 'is complete for a regulator that holds too much once what it senses by is right' do
+      over = [*served, reading('charging_fast_idle', 16.0), reading('alternator_output_drop', 0.1)]
+      found = ladder('alternator', over)
+      expect([found.bracket.key, found.complete?]).to eq(['over', true])
+      lost = [*over, reading('sense_feed', 11.2)]
+      expect(rungs(ladder('alternator', lost))['sense']).to eq('failed')
+    end
+
+    it 'is complete for an open field: dark with the key on, and the lamp goes on through another lamp' do
+      dark = [*served, reading('charge_lamp_key_on', 'dark'), reading('charging_fast_idle', 12.5),
+              reading('excitation_feed', 1.6, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 12.6, 'charge_lamp_lights' => 'yes' })]
+      held = lambda { |volt|
+        probe = Wattomneum::Readings::Probe.new(by: 'volts', from: 'G:D+', to: 'G:case', situation: 'key_on')
+        point = Wattomneum::Readings::PointReading.new(id: 'held', probe: probe, value: volt, taken_at: 900)
+        ladder('alternator', dark, points: [point], symptom: Wattomneum::Jobs::Symptom.of('charging'))
+      }
+      expect(ladder('alternator', dark).then { |one| [one.bracket.key, one.missing.key] }).to eq(%w[open_field field_open])
+      expect([held.call(11.8).complete?, rungs(held.call(0.1))['field_open']]).to eq([true, 'failed'])
     end
 
     it 'asks for no sense feed where there is none' do

@@ -35,7 +35,7 @@ RSpec.describe Wattomneum::Ignition::Cap do
     expect([cap.pairs, cap(wasted: true).pairs]).to eq([[], [[1, 4], [3, 2]]])
   end
 
-  it 'is no cap where any of it can not be so, as soon as it is told' do
+  it 'is no cap where any of it cannot be so, as soon as it is told' do
     { { order: '1-3-3-2' } => /stands in it twice/, { towers: [1, 3, 4, 2, 5] } => /5 towers for 4/, { intervals: [90, 90] } => /360 degrees/,
       { rotation: 'sideways' } => /crank it with the cap off/, { weak: [7] } => /no cylinder 7/, { needs: [60, 45, 30, 38] } => /0 leads for 4/,
       { order: '1-2-3', wasted: true, weak: [1] } => /in pairs/ }.each do |about, words|

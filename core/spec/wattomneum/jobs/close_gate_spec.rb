@@ -31,7 +31,7 @@ RSpec.describe Wattomneum::Jobs::CloseGate do
   end
 
   it 'does not close while the complaint is still there' do
-    expect(missing(cranked('slow'), proving(0.08))).to include('It still cranks slowly: the complaint is not cured')
+    expect(missing(cranked('slow'), proving(0.08))).to include('Cranked last: "Cranks slowly". The complaint is not cured')
   end
 
   it 'asks which reading showed the fault when none was named' do

@@ -40,6 +40,18 @@ RSpec.describe Wattomneum::Jobs::Proof do
     expect(proof(reading('block_strap_drop', 1.4, round: 1), reading('block_strap_drop', 0.04, round: 1)).state).to eq('proved')
   end
 
+  # The right alternator gave 76 of 80 A, at the limit of its test, and the job could never be closed (a blind run).
+  it 'is proved at the limit of its test where another test of the same round proves the part' do
+    made = Wattomneum::Jobs::Repair.new(id: 'm1', element: 'alternator', failing_reading_id: 'before')
+    about = 120.0 * Wattomneum::Limits::Table.shipped.fetch('charging.output_cold').value / 100
+    after = [reading('alternator_output', 10.0, id: 'before', round: 0), reading('alternator_output', about, round: 1)]
+    state = ->(*more) { assess([*after, *more], repairs: [made], symptom: Wattomneum::Jobs::Symptom.of('charging')).proofs.first.state }
+    expect(state.call).to eq('void')
+    running = [reading('posts_rest', 12.6, round: 1), reading('charging_fast_idle', 14.2, round: 1)]
+    expect(state.call(*running, reading('charging_loaded', 14.0, round: 1))).to eq('proved')
+    expect(state.call(*running, reading('charging_loaded', 12.6, round: 1))).to eq('void')
+  end
+
   it 'is owed its reading where none was named' do
     nameless = Wattomneum::Jobs::Repair.new(id: 'm1', element: 'block_strap', failing_reading_id: nil)
     expect([proof(repair: nameless).state, proof(repair: nameless).owed]).to match(['unnamed', include('Name the reading')])

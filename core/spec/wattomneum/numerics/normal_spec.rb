@@ -28,7 +28,7 @@ RSpec.describe Wattomneum::Numerics::Normal do
     expect(drawn.count { |one| one.abs > 2 }.fdiv(drawn.size)).to be_within(0.006).of(0.0455)
   end
 
-  it 'gives nothing for what can not be' do
+  it 'gives nothing for what cannot be' do
     expect(described_class.between(40.0, 41.0)).to eq([0.0, 0.0, 0.0])
   end
 end

@@ -18,7 +18,7 @@ RSpec.describe 'Blind runs', :seeds do # rubocop:disable RSpec/DescribeClass -- 
           still_wrong = unit.faults.reject { |one| where(one, unit.machine).first == 'loads' }
           expect([seed, still_wrong]).to eq([seed, []]) if last.kind == 'close'
           expect(last.kind).to eq('close').or eq('watch')
-          # What can not be seen to fail is parked, honestly.
+          # What cannot be seen to fail is parked, honestly.
           next if technician.readings.grep(Wattomneum::Readings::Reading).find { |one| one.test_key == 'cranking_behaviour' }&.observation == 'normal'
 
           still_wrong.empty? ? 'mended' : 'parked'

@@ -18,6 +18,13 @@ RSpec.describe Wattomneum::Quantities::Entry do
     expect(entry('50', quantity: 'temperature', unit: 'degF').value).to be_within(1e-9).of(10)
   end
 
+  it 'knows what was rounded away when it was typed, in the base unit' do
+    typed = [['12.6'], ['12,60'], ['0.0'], ['0'], ['12'], ['300 mV'], ['1.2e1']].map { |text, *| entry(text).half_digit }
+    expect(typed.map { |half| half.round(6) }).to eq([0.05, 0.005, 0.05, 0.05, 0.5, 0.0005, 0.5])
+    expect(entry('OL', quantity: 'resistance').half_digit).to eq(0.0)
+    expect(entry('45', quantity: 'temperature', unit: 'degF').half_digit).to be_within(1e-9).of(0.5 / 1.8)
+  end
+
   it 'takes OL as a reading of its own on ohms, without a value' do
     kept = entry('OL', quantity: 'resistance')
     expect([kept.overload?, kept.value]).to eq([true, nil])

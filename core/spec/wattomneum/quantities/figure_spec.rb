@@ -8,6 +8,14 @@ RSpec.describe Wattomneum::Quantities::Figure do
     expect(said).to eq(['12.60 V', '45.1 mV', '0.00 V', '652 A', '120 mA', '2.49 mohm', '1.5 Mohm', '81 %', '-18 degC'])
   end
 
+  it 'says how far a figure may be off in the unit of the figure itself' do
+    volt = ->(value) { described_class.volt(value) }
+    said = [[0.21, 0.0728], [10.6, 0.15], [0.045, 0.0032], [0.08, 0.2]].map { |value, spread| described_class.give_or_take(value, spread, &volt) }
+    expect(said).to eq(['0.21 V, give or take 0.07 V', '10.60 V, give or take 0.15 V', '45 mV, give or take 3.2 mV', '80 mV, give or take 200 mV'])
+    expect(described_class.give_or_take(0.0, 0.05, &volt)).to eq('0.00 V, give or take 50 mV')
+    expect(described_class.give_or_take(650.0, 35.6) { |value| described_class.ampere(value) }).to eq('650 A, give or take 36 A')
+  end
+
   it 'says milliamperes below one ampere and amperes from there on, with a tenth below twenty' do
     said = [0.999, -0.5, 1.0, 1.04, -1.5, 19.94, 20.0, 20.4].map { |value| described_class.ampere(value) }
     expect(said).to eq(['999 mA', '-500 mA', '1 A', '1 A', '-1.5 A', '19.9 A', '20 A', '20 A'])

@@ -102,7 +102,7 @@ RSpec.describe Wattomneum::Wiring do
       expect { described_class.lamp_ohm(volt: 12.0, watt: 0.0) }.to raise_error(Wattomneum::InvalidQuantityError)
     end
 
-    it 'knows that an ohmmeter can not see what stops a starter, and can see a signal wire' do
+    it 'knows that an ohmmeter cannot see what stops a starter, and can see a signal wire' do
       expect(described_class.ohmmeter_fit(limit_volt: 0.3, working_ampere: 600.0)).to eq([0.0005, false])
       expect(described_class.ohmmeter_fit(limit_volt: 0.4, working_ampere: 0.1).last).to be(true)
     end

@@ -1,3 +1,4 @@
+import { useEffect } from 'react'
 import { useForm } from 'react-hook-form'
 import type { Person } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
@@ -9,6 +10,11 @@ import { useSignIn } from './useSignIn'
 export function SignIn({ onDone }: { onDone: (person: Person) => void }) {
   const form = useForm({ defaultValues: { login: '', password: '' } })
   const attempt = useSignIn(onDone)
+  const { setFocus } = form
+  // Over a page it comes after the sheet that holds it.
+  useEffect(() => {
+    setFocus('login')
+  }, [setFocus])
   const inLine = attempt.isPending && attempt.failureReason
   return (
     <form

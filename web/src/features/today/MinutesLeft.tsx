@@ -49,7 +49,7 @@ function Proposed({ data }: { data: Proposal }) {
   )
 }
 
-/** What can not be done everywhere or every night: no heaters, no spares, no second pair of hands. */
+/** What cannot be done everywhere or every night: no heaters, no spares, no second pair of hands. */
 const KINDS = [
   { label: 'Heat', keys: ['heat'] },
   { label: 'Charge', keys: ['charge'] },

@@ -1,10 +1,13 @@
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import type { Night, StartLine } from '../../shared/api/tonight'
-import { MorningTap } from '../../shared/cold-start/MorningTap'
 import { glued } from '../../shared/quantities/glued'
 import { useMay } from '../../shared/session/session'
 import { Remedies } from './Remedies'
 import { VerdictMark } from '../../shared/ui/VerdictMark'
+
+/** Of mornings alone: in the evening nobody taps. */
+const MorningTap = lazy(async () => ({ default: (await import('../../shared/cold-start/MorningTap')).MorningTap }))
 
 /** A unit that may not start: how likely, why, and in the morning how it went. */
 export function StartRow({ line, night }: { line: StartLine; night: Night | undefined }) {
@@ -40,8 +43,10 @@ export function StartRow({ line, night }: { line: StartLine; night: Night | unde
         </div>
       )}
       {night?.morning && may && (
-        <div className="col-span-2 desk:col-span-4">
-          <MorningTap unit={{ id: line.unit_id, name: line.unit }} dawn={night.dawn} outcome={line.outcome} />
+        <div className="col-span-2 min-h-12 desk:col-span-4">
+          <Suspense>
+            <MorningTap unit={{ id: line.unit_id, name: line.unit }} dawn={night.dawn} outcome={line.outcome} />
+          </Suspense>
         </div>
       )}
     </li>

@@ -6,7 +6,10 @@ import { VerdictMark } from '../../shared/ui/VerdictMark'
 
 const cold = (celsius: number) => spokenCelsius(Math.round(celsius))
 const SPARE_CELSIUS = 2
-const GRID = 'grid grid-cols-[4.5rem_minmax(0,1fr)_5.5rem] gap-x-3 desk:grid-cols-[14rem_minmax(0,1fr)_7rem]'
+const GRID =
+  'grid grid-cols-[1fr_auto] gap-x-3 max-desk:@min-[20rem]:grid-cols-[4.5rem_minmax(0,1fr)_5.5rem] desk:grid-cols-[14rem_minmax(0,1fr)_7rem]'
+/** The scale stands under name and chance where large letters leave it no room between them. */
+const SCALE = 'relative order-last col-span-2 min-h-8 @min-[20rem]:order-none @min-[20rem]:col-span-1'
 
 /** Degrees from the coldest to the warmest that is drawn of a yard, as shares of the width. */
 function scaleOf(low: number, lines: StartLine[]) {
@@ -48,12 +51,16 @@ export function YardNight({ night, lines }: { night: Night; lines: StartLine[] }
   const scale = scaleOf(low, lines)
   const x = (celsius: number) => scale(celsius)
   return (
-    <figure className="break-inside-avoid" aria-label={`${night.yard}: even odds of each unit`}>
+    <figure className="@container break-inside-avoid" aria-label={`${night.yard}: even odds of each unit`}>
       <div className={GRID} aria-hidden>
         <span className="text-quiet desk:pt-1">Even odds</span>
-        <div className="relative h-8 text-quiet">
-          {scale.ticks(6).map((tick) => (
-            <span key={tick} className="absolute -translate-x-1/2 whitespace-nowrap" style={{ left: at(x(tick)) }}>
+        <div className={`text-quiet ${SCALE}`}>
+          {scale.ticks(6).map((tick, index) => (
+            <span
+              key={tick}
+              className={`absolute -translate-x-1/2 whitespace-nowrap ${index % 2 === 1 ? 'hidden @min-[20rem]:inline' : ''}`}
+              style={{ left: at(x(tick)) }}
+            >
               {signed(tick)}
             </span>
           ))}
@@ -74,7 +81,7 @@ export function YardNight({ night, lines }: { night: Night; lines: StartLine[] }
                 {line.unit.split(' ', 1)[0]}
               </span>
             </Link>
-            <div className="relative">
+            <div className={SCALE}>
               {scale.ticks(6).map((tick) => (
                 <span key={tick} className="absolute inset-y-0 border-l border-hair" style={{ left: at(x(tick)) }} />
               ))}

@@ -66,8 +66,8 @@ function Foretold({ forecast }: { forecast: Forecast }) {
             </span>
           )}
           <span className="block text-quiet">
-            {tested && forecast.read_at
-              ? `By its crank test of ${spokenDate(forecast.read_at.slice(0, 10))}`
+            {forecast.read_at
+              ? `By its crank test of ${spokenDate(forecast.read_at.slice(0, 10))}${tested ? '' : ', before it was mended'}`
               : 'By labels and usual figures: never read while cranking'}
             {told > 0 && `, moved by ${told} ${told === 1 ? 'morning' : 'mornings'}`}
           </span>

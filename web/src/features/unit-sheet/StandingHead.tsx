@@ -19,7 +19,7 @@ const FILLED_BY: Partial<Record<Fact['key'], string>> = { batteries: 'batteries'
 /** The unit's line of the board: what it is like, since when; each leads to its readings, an empty one to the round that fills it. */
 export function StandingHead({ sheet }: { sheet: UnitSheet }) {
   return (
-    <dl className="grid grid-cols-2 gap-x-6 gap-y-4 desk:grid-cols-6">
+    <dl className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-x-6 gap-y-4 desk:grid-cols-6">
       {FACTS.map((fact) => {
         const read = fact.of(sheet.standing)
         const way = WAYS[fact.key]

@@ -16,7 +16,7 @@ function Words({ entry, zone }: { entry: TimelineEntry; zone: string }) {
   return (
     <>
       <span className="text-quiet">{spokenTime(entry.at, zone)}</span>
-      <span>
+      <span className="col-start-2 min-w-0 @min-[18rem]:col-start-auto">
         <span className="font-semibold">{entry.title}</span>
         {entry.said && `: ${entry.said}`}
         {entry.text && <span className="block">{glued(entry.text)}</span>}
@@ -25,7 +25,8 @@ function Words({ entry, zone }: { entry: TimelineEntry; zone: string }) {
   )
 }
 
-const ROW = 'grid grid-cols-[1.5rem_6rem_1fr] items-baseline gap-x-3'
+const ROW =
+  'grid grid-cols-[1.5rem_minmax(0,1fr)] items-baseline gap-x-3 @min-[18rem]:grid-cols-[1.5rem_6rem_minmax(0,1fr)]'
 
 /** Readings of one day and job: what they came to in a line, opened to each of them. */
 function VisitEntry({ unit, entry }: { unit: UnitSheet; entry: TimelineEntry }) {
@@ -94,7 +95,7 @@ export function Timeline({ sheet }: { sheet: UnitSheet }) {
   const { data, error, hasNextPage, isFetchingNextPage, fetchNextPage } = useInfiniteQuery(timeline(sheet.id))
   const entries = data?.pages.flatMap((page) => page.entries) ?? []
   return (
-    <section aria-labelledby="timeline">
+    <section aria-labelledby="timeline" className="@container">
       <div className="rule-below flex items-baseline justify-between pb-1">
         <h2 id="timeline" className="text-lead">
           Timeline

@@ -20,6 +20,7 @@ import { StandingHead } from './StandingHead'
 import { Timeline } from './Timeline'
 import { Shown } from '../../shared/page/Shown'
 import { useTitle } from '../../shared/page/useTitle'
+import { glued } from '../../shared/quantities/glued'
 
 /** The one filled surface: the open job, or the way to open one. */
 function Next({ sheet }: { sheet: UnitSheet }) {
@@ -71,12 +72,13 @@ function Head({ sheet }: { sheet: UnitSheet }) {
         </h1>
         <p className="text-quiet">
           {sheet.yard}, {sheet.system}
-          {sheet.usual_cranking_current_ampere && `, usual cranking current ${sheet.usual_cranking_current_ampere} A`}
-          {sheet.alternator_rating_ampere && `, alternator ${sheet.alternator_rating_ampere} A`}
+          {sheet.usual_cranking_current_ampere &&
+            glued(`, usual cranking current ${sheet.usual_cranking_current_ampere} A`)}
+          {sheet.alternator_rating_ampere && glued(`, alternator ${sheet.alternator_rating_ampere} A`)}
           {sheet.retired && ', retired'}
         </p>
       </div>
-      <div className="flex gap-3">
+      <div className="flex flex-wrap gap-3">
         <Link to={`/tag/${sheet.id}`} className="inline-flex min-h-12 items-center font-label font-bold">
           Tag
         </Link>
@@ -108,7 +110,7 @@ export function UnitSheetPage() {
           <div className="flex flex-col gap-6">
             <Head sheet={sheet} />
             <StandingHead sheet={sheet} />
-            <div className="grid gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-8 desk:grid-cols-[minmax(0,1.45fr)_minmax(0,1fr)] desk:gap-12">
               <div className="order-2 flex flex-col gap-6 desk:order-1">
                 {sheet.loops.map((loop) => (
                   <LoopDrawing key={loop.key} loop={loop} />

@@ -59,7 +59,7 @@ export function UnitList() {
         words={
           <span role="status">
             {first &&
-              `${first.count} ${filter.state === 'retired' ? 'retired' : 'in service'}. ${ORDERS[order]}${order === 'yard' ? '' : ' first'}.`}
+              `${first.count} ${filter.state === 'retired' ? 'retired' : 'in service'}. ${order === 'yard' ? 'By yard and number' : `${ORDERS[order]} first`}.`}
           </span>
         }
       >

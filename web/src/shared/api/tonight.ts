@@ -27,7 +27,7 @@ export const tonight = () =>
 
 export type Proposal = Schemas['Proposal']
 
-/** What to do before night with the minutes that are left, in one yard or in all, without what can not be done. */
+/** What to do before night with the minutes that are left, in one yard or in all, without what cannot be done. */
 export const proposal = (minutes: number | null, yard: string, without: string[]) =>
   queryOptions({
     queryKey: ['tonight', 'proposal', minutes, yard, without],

@@ -89,7 +89,7 @@ export const FACTS: readonly Fact[] = [
       found && {
         verdict: null,
         figure: celsius(found.celsius),
-        note: `± ${found.spread_celsius}${found.tested ? '' : ', by labels'}`,
+        note: `± ${found.spread_celsius}${found.tested ? '' : found.mended_since ? ', mended since' : ', by labels'}`,
         picture: (
           <Scale
             ends={CELSIUS_ENDS}

@@ -12,7 +12,7 @@ export interface TrendPoint {
 }
 
 interface Props {
-  /** What it is, for the heading of the table and for who can not see it. */
+  /** What it is, for the heading of the table and for who cannot see it. */
   label: string
   unit: string
   points: TrendPoint[]

@@ -22,14 +22,14 @@ export function TakenWith({
   const unusual = state !== test.state || instrument !== test.instrument
   return (
     <details open={unusual || test.states.length > 1}>
-      <summary className="flex min-h-12 cursor-pointer items-center gap-3">
+      <summary className="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-3">
         <span className="font-bold">Taken</span>
         <span>
           {words}, {instrument}
         </span>
         <span className="font-label link-words">change</span>
       </summary>
-      <div className="grid grid-cols-2 gap-4">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-4">
         <Field label="State">
           {(wiring) => (
             <select

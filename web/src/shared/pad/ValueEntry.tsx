@@ -104,7 +104,7 @@ function Figure(props: Props) {
           autoComplete="off"
           aria-invalid={error ? true : undefined}
           aria-describedby={error ? 'pad-value-error' : undefined}
-          className="min-h-16 w-44! text-display font-semibold"
+          className="min-h-16 w-44! max-w-full text-display font-semibold"
           value={draft.text}
           onFocus={onWriting}
           onChange={(event) => {

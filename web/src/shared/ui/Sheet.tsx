@@ -1,56 +1,21 @@
-import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
-import { Button } from './Button'
+import { lazy, Suspense, useState, type ComponentProps } from 'react'
+import type { SheetDialog } from './SheetDialog'
 
-/** The first thing to fill in takes the focus, not the way out. */
-function focusFirstField(event: Event) {
-  const field = (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea')
-  if (!field) return
-  event.preventDefault()
-  field.focus()
-}
+const dialog = () => import('./SheetDialog')
+const Dialog = lazy(async () => ({ default: (await dialog()).SheetDialog }))
 
-/** The first Escape closes the list of a box, the next one the sheet. */
-function keepWithOpenList(event: KeyboardEvent) {
-  if ((event.target as HTMLElement).getAttribute('aria-expanded') === 'true') event.preventDefault()
-}
+/** Fetched soon after the first page: a sheet may be wanted when there is no server to fetch it from. */
+export const fetchSheets = () => dialog().catch(() => undefined)
 
 /** A sheet over the page for a short piece of work; Escape closes it, focus returns to where it was. */
-export function Sheet({
-  title,
-  open,
-  onClose,
-  children,
-}: {
-  title: string
-  open: boolean
-  onClose: () => void
-  children: ReactNode
-}) {
+export function Sheet(asked: ComponentProps<typeof SheetDialog>) {
+  const [wanted, setWanted] = useState(asked.open)
+  if (asked.open && !wanted) setWanted(true)
   return (
-    <Dialog.Root
-      open={open}
-      onOpenChange={(next) => {
-        if (!next) onClose()
-      }}
-    >
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          onOpenAutoFocus={focusFirstField}
-          onEscapeKeyDown={keepWithOpenList}
-          className="fixed inset-x-0 bottom-0 z-30 max-h-[92dvh] overflow-y-auto border-t-4 border-copper bg-ground p-5 desk:inset-x-auto desk:top-0 desk:right-0 desk:max-h-none desk:w-[34rem] desk:border-t-0 desk:border-l-4 desk:p-8"
-        >
-          <div className="flex items-baseline justify-between gap-4 pb-4">
-            <Dialog.Title className="text-lead">{title}</Dialog.Title>
-            <Dialog.Close asChild>
-              <Button look="quiet">Close</Button>
-            </Dialog.Close>
-          </div>
-          {children}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    wanted && (
+      <Suspense>
+        <Dialog {...asked} />
+      </Suspense>
+    )
   )
 }

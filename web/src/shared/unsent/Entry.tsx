@@ -6,7 +6,7 @@ import { Button } from '../ui/Button'
 import { flush, setOut, throwAway, tryAgain, type Queued } from './queue'
 
 const NEWER = 'Something newer is typed there. Save it or throw it away first: this stays here meanwhile.'
-const UNKNOWN = 'Whether the server has it can not be told without network. It stays in the line.'
+const UNKNOWN = 'Whether the server has it cannot be told without network. It stays in the line.'
 
 const STATE = { refused: 'refused, typed', read: 'read, not yet sent', typed: 'not yet sent' }
 

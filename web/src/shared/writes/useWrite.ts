@@ -28,7 +28,7 @@ type Typed<T> = Unsent & { value: T }
 const FULL =
   'There is no network, and this device keeps nothing more: leave this page open until the network is back, or make room on the device.'
 
-/** Kept nowhere, so that it can not wait either. */
+/** Kept nowhere, so that it cannot wait either. */
 const unkept = () => new HttpError(0, { code: 'not_kept', message: FULL, fields: {} })
 
 /**

@@ -53,7 +53,7 @@ module Wattomneum
         end
 
         # @param text [String]
-        # @return [Array(Hash, Array<String>)] MORE as read, and what can not be
+        # @return [Array(Hash, Array<String>)] MORE as read, and what cannot be
         def self.read_more(text)
           read = Notation::LocatedYaml.new(text)
           return [{}, read.problems.map(&:to_s)] if read.problems.any?
@@ -77,7 +77,7 @@ module Wattomneum
 
         # What of it can be drawn and worked out already: without what is objected to, and without what only leads there.
         #
-        # @return [Sheet, nil] nil where the head itself can not be read
+        # @return [Sheet, nil] nil where the head itself cannot be read
         def sound_part
           left = @rows
           sheet, problems = whole

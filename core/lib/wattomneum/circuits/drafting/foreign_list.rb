@@ -107,7 +107,7 @@ module Wattomneum
           raise InvalidQuantityError.new("There is no such column for #{odd.first}", field: odd.first) if odd
 
           twice = columns.keys.find { |column| columns.values.count(columns[column]) > 1 }
-          raise InvalidQuantityError.new("\"#{headings[columns[twice]]}\" can not be two things at once", field: twice) if twice
+          raise InvalidQuantityError.new("\"#{headings[columns[twice]]}\" cannot be two things at once", field: twice) if twice
         end
 
         def end_of(said, side) = said[side] && [said[side], said["#{side}_pin"]].compact.join(':')

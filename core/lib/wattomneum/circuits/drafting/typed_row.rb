@@ -18,7 +18,7 @@ module Wattomneum
         # @param kind [String] component or wire
         # @param typed [Hash{String => String}] by column
         # @param uuid [String]
-        # @return [Array(Hash{String => Object}, String), Array(Hash, nil)] fields as a sheet has them, and what of the facts can not be read
+        # @return [Array(Hash{String => Object}, String), Array(Hash, nil)] fields as a sheet has them, and what of the facts cannot be read
         def self.fields(kind, typed, uuid)
           columns = COLUMNS.fetch(kind) - %w[facts size]
           given = columns.to_h { |name| [name, typed[name].to_s.strip] }
@@ -44,7 +44,7 @@ module Wattomneum
             'length_m' => length, 'zone' => wire.zone, 'facts' => written(facts) }.transform_values(&:to_s)
         end
 
-        # What it can not read is left to whoever reads the sheet to object to.
+        # What it cannot read is left to whoever reads the sheet to object to.
         #
         # @param text [String] "2.5 mm2", "2,5", "10 AWG", "AWG 10"
         # @return [Hash{String => String}] mm2 or awg
@@ -64,7 +64,7 @@ module Wattomneum
           read = Notation::LocatedYaml.new("{#{text}}")
           return [read.content, nil] if read.problems.empty? && read.content.is_a?(Hash)
 
-          [{}, "the facts can not be read: #{read.problems.first&.message || 'write name: value, with commas between'}"]
+          [{}, "the facts cannot be read: #{read.problems.first&.message || 'write name: value, with commas between'}"]
         end
 
         # As one types it: without the outer braces, text in quotes only where it needs them.

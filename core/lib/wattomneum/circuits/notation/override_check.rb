@@ -8,7 +8,7 @@ module Wattomneum
         # @param sheet [Sheet] without overrides
         # @param overrides [Hash{String => Hash{String => Object}}] by the UUID of the wire or component
         # @raise [UnknownKeyError] if no item has that UUID
-        # @raise [InvalidQuantityError] for the first thing that can not be
+        # @raise [InvalidQuantityError] for the first thing that cannot be
         def self.call(sheet, overrides) = new(sheet).call(overrides)
 
         # @param sheet [Sheet]

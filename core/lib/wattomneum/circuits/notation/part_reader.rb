@@ -69,7 +69,10 @@ module Wattomneum
         def part_of(fields, path)
           return wrong(path, 'a component is a set of named fields', 'Write "{ id: F1, kind: fuse, rating_ampere: 10 }"') unless fields.is_a?(Hash)
           return wrong(path, 'a component has an id', 'Give it the name on the drawing, as in "id: K1"') if fields['id'].to_s.empty?
-          return wrong([*path, 'id'], "\"#{fields['id']}\" parts its pins by a colon", 'Give it an id without ":"') if fields['id'].to_s.include?(':')
+          if fields['id'].to_s.include?(':')
+            return wrong([*path, 'id'], "\"#{fields['id']}\" separates its pins by a colon",
+                         'Give it an id without ":"')
+          end
           return no_kind(fields, path) unless PartKinds.all.include?(fields['kind'])
 
           fitting(fields, path)

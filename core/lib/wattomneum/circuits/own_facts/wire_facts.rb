@@ -94,7 +94,7 @@ module Wattomneum
         def node(field, text)
           @sheet.node_of(text)
         rescue UnknownKeyError => e
-          raise InvalidQuantityError.new("#{name} can not go #{field} #{text}: #{e.message}", field: 'value')
+          raise InvalidQuantityError.new("#{name} cannot go #{field} #{text}: #{e.message}", field: 'value')
         end
       end
     end

@@ -105,7 +105,7 @@ module Wattomneum
           end
         end
 
-        # One part at the same places of two sheets is one part: it can not have two resistances.
+        # One part at the same places of two sheets is one part: it cannot have two resistances.
         def drawn_otherwise
           @differences.flat_map do |one|
             one.said.map do |field, said|

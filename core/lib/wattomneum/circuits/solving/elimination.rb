@@ -7,7 +7,7 @@ module Wattomneum
       #
       # Star-mesh transformation: a node is replaced by conductances between its neighbours, g_ij += g_ik g_kj / sum(g_k).
       # Only positive numbers are ever added, so a megohm next to a milliohm keeps its digits, and a bridge that opens inside a
-      # floating part can not turn a resistance negative. Nodes with the fewest neighbours go first.
+      # floating part cannot turn a resistance negative. Nodes with the fewest neighbours go first.
       #
       # Source: star-mesh transform (Rosen 1924); minimum degree order (Tinney and Walker 1967); both from memory.
       class Elimination

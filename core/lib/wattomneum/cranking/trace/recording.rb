@@ -133,7 +133,7 @@ module Wattomneum
         end
 
         def refuse(what)
-          raise InvalidQuantityError.new("This trace can not be used: #{what}", field: 'trace')
+          raise InvalidQuantityError.new("This trace cannot be used: #{what}", field: 'trace')
         end
       end
     end

@@ -22,7 +22,7 @@ module Wattomneum
         # @yieldparam second [Float]
         # @yieldparam volt [Float, nil]
         # @yieldparam ampere [Float, nil]
-        # @raise [InvalidQuantityError] naming the line that can not be read
+        # @raise [InvalidQuantityError] naming the line that cannot be read
         def each
           cells = head or refuse('It holds no rows')
           time, volts, amperes = @columns.places

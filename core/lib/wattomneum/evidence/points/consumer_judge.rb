@@ -27,11 +27,15 @@ module Wattomneum
         def sound
           @sound ||= begin
             volt = circumstances.volt_between(@consumer.from, @consumer.to, probe).abs
-            posts = circumstances.posts_volt(reading)
+            posts = posts_that_count
             reference = circumstances.sound_posts_volt(reading)
             posts && reference.positive? ? volt * posts / reference : volt
           end
         end
+
+        # A slip of the leads: nothing at all can be held against posts of nothing.
+        def posts_that_count = circumstances.posts_volt(reading)&.then { |volt| volt if volt > open_volt }
+        def open_volt = limit('evidence.open_share') / 100.0 * machine.sheet.system_volt
 
         def share = value.abs / sound
         # What was seen of it, where that was not that it works.

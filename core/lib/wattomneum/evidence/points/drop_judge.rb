@@ -117,8 +117,16 @@ module Wattomneum
         def lying_between = ["Between #{path_words}: #{@units.size == 1 ? @units.first.label : "#{@units.size} things that can be at fault"}"]
 
         def at_limit
+          return coarse if reading.half_digit > MeterError.volt(value)
+
           sum("the meter may be off by #{Figure.volt(error)}")
           finding('drop.at_limit', 'watch', said: said_of(judged), figures: figures, instead: 'Read it again, probing straight across the two points')
+        end
+
+        # Not what the meter may be off leaves it open, but the digits that were left out: nothing but they can close it.
+        def coarse
+          said = said_of(judged).merge(typed: Figure.volt(2 * reading.half_digit))
+          finding('drop.coarse', 'watch', said: said, figures: figures, instead: 'Set the meter to millivolts and type every digit it shows')
         end
 
         def small

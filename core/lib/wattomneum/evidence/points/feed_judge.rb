@@ -29,7 +29,7 @@ module Wattomneum
 
         # What a meter shows has few decimals; binary noise must not decide at a limit.
         def lost = (@posts_volt - value).round(6)
-        def error = MeterError.difference(@posts_volt, value)
+        def error = MeterError.difference(@posts_volt, value, half_digits: [reading.half_digit])
         def share_percent = 100.0 * value / @posts_volt
         def open? = share_percent < limit('evidence.open_share')
         def said = { volt: reading.spoken, feed: @test.short, lost: Figure.volt(lost), most: Figure.volt(@most || 0.0) }
@@ -48,18 +48,39 @@ module Wattomneum
 
         def loaded
           return carries if lost < @most - error
-          return finding('feed.through_lamp', 'sound', said: said, weight: 'support', figures: figures) if through_its_lamp?
+          return under_its_lamp if behind_its_lamp? && !(lights.nil? && open?)
           return at_limit if lost <= @most + error
 
           fails(open? ? 'feed.open' : 'feed.sinks')
         end
 
-        # Where the charge lamp lies in the feed, a lamp of 21 W gets next to nothing through it, and that the charge lamp lit says it is whole.
-        def through_its_lamp?
+        # Where the charge lamp lies in the feed, a lamp of 21 W gets next to nothing through it.
+        def behind_its_lamp?
           lamp = circumstances.uses.charge_lamp or return false
-          path = circumstances.paths(probe).to_battery(probe.from)
-          within = path.complete && path.steps.any? { |step| machine.circuit.owned[step.index].part == lamp }
-          within && circumstances.uses.charge_lamp_seen(reading.round) == 'lit'
+          finder = circumstances.paths(probe)
+          !finder.to_battery(probe.from).plain? && lamp.pins.any? { |pin| finder.between(probe.from, lamp.node(pin)).plain? }
+        end
+
+        # That the charge lamp lights through the lamp that is hung on says that the feed is whole; through a rubbed place it is lit before.
+        def lights
+          return false if circumstances.uses.charge_lamp_apart(reading.round) == 'lit'
+
+          said = reading.conditions.said('charge_lamp_lights')
+          return said == :yes if %i[yes no].include?(said)
+
+          true if circumstances.uses.charge_lamp_seen(reading.round) == 'lit' && circumstances.uses.charge_lamp_apart(reading.round) == 'dark'
+        end
+
+        def under_its_lamp
+          return lamp_decides if lights.nil?
+          return finding('feed.through_lamp', 'sound', said: said, weight: 'support', figures: figures) if lights
+
+          fails(open? ? 'feed.open' : 'feed.sinks')
+        end
+
+        def lamp_decides
+          finding('feed.lamp_decides', 'unproven', said: said, validity: 'unstated', weight: 'none', figures: figures,
+                                                   instead: Conditions::DEFINITIONS.fetch('charge_lamp_lights')['instead'])
         end
 
         def carries = finding('feed.carries', 'sound', said: said, weight: 'support', figures: figures, rules_out: [@test.short])

@@ -11,7 +11,7 @@ module Wattomneum
         # @param circumstances [Circumstances]
         # @return [Judgement]
         def self.call(reading, circumstances)
-          JUDGES.fetch(reading.probe.by).new(reading, circumstances).call
+          circumstances.tests.moment.held_against(JUDGES.fetch(reading.probe.by).new(reading, circumstances).call)
         end
       end
     end

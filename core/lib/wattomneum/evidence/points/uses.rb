@@ -71,6 +71,10 @@ module Wattomneum
         # @return [String, nil] what the charge lamp did with the key on
         def charge_lamp_seen(round) = tested('charge_lamp_key_on', round)
 
+        # @param round [Integer]
+        # @return [String, nil] what it did with the key on and the alternator unplugged
+        def charge_lamp_apart(round) = tested('charge_lamp_apart', round)
+
         private
 
         def beside?(one, probe, round) = one.round == round && one.probe.situation == probe.situation

@@ -57,7 +57,7 @@ module Wattomneum
           path = finder.between(probe.from, probe.to)
           return unless path.plain? && path.steps.any?
 
-          Drop.new(path: path, volt: value.abs, error: MeterError.volt(value), side: side_of(path))
+          Drop.new(path: path, volt: value.abs, error: MeterError.volt(value, half_digit: reading.half_digit), side: side_of(path))
         end
 
         # The side is that of the post it hangs on: what a feed path carries comes from the positive post.
@@ -89,7 +89,8 @@ module Wattomneum
           posts = circumstances.posts_volt(reading)
           lost = posts && (posts - value).round(6)
           sum("posts #{Figure.volt(posts)} - #{reading.spoken} = #{Figure.volt(lost)}") if posts
-          Drop.new(path: path, volt: lost && [lost, 0.0].max, error: posts && MeterError.difference(posts, value), side: side, shown_at: probe.from)
+          error = posts && MeterError.difference(posts, value, half_digits: [reading.half_digit])
+          Drop.new(path: path, volt: lost && [lost, 0.0].max, error: error, side: side, shown_at: probe.from)
         end
 
         def needs_posts(drop)

@@ -13,12 +13,17 @@ module Wattomneum
         end
 
         # @return [Step, nil]
-        def call = by_its_coil || mend_convicted
+        def call = by_its_coil || mend_convicted || proved_by_its_bracket
 
         # What fails by more than a hint.
         #
         # @return [Array<Evidence::Judgement>]
         def failures = assessment.current_judgements.select { |one| one.act? && one.usable? && one.weight != 'hint' }
+
+        # What is on watch and says what it may be.
+        #
+        # @return [Array<Evidence::Judgement>]
+        def watched = assessment.current_judgements.select { |one| one.verdict == 'watch' && one.usable? && one.rules_in.any? }
 
         private
 
@@ -26,7 +31,7 @@ module Wattomneum
 
         # Called with full volts and silent.
         def by_its_coil
-          ladder = assessment.ladders.find { |one| one.is_a?(StarterLadder) && one.by_its_coil? }
+          ladder = assessment.ladders.find { |one| one.is_a?(ProofLadder) && one.by_its_coil? }
           return if ladder.nil? || steps.mended_in_vain?('starter', nil) || assessment.reading('cranking_behaviour')&.observation != 'silent'
 
           again = ladder.coil_once_more
@@ -37,6 +42,14 @@ module Wattomneum
 
         IN_ONE_MOMENT = 'It had its volts, and it was silent, but nobody said that it was in one moment: once more, with an ear on the engine'
         private_constant :IN_ONE_MOMENT
+
+        # A bracket with readings of its own that is climbed to the top, though no one of them convicts by itself.
+        def proved_by_its_bracket
+          ladder = assessment.ladders.grep(ProofLadder).find { |one| one.signed? && one.complete? && LADDERED.include?(one.suspect) }
+          return if ladder.nil? || assessment.symptom.work != 'starting' || steps.mended_in_vain?(ladder.suspect, ladder.position)
+
+          climb(ladder.suspect, ladder.position)
+        end
 
         def mend_convicted
           convicted.lazy.filter_map do |element, position, judgement|

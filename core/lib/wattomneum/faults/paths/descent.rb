@@ -8,7 +8,7 @@ module Wattomneum
       class Descent
         # More relays behind relays than any circuit has.
         MOST_DEEP = 6
-        ACROSS_FIRST = 'With or without its volts: that parts it from what feeds it'
+        ACROSS_FIRST = 'With or without its volts: that tells it from what feeds it'
         ITS_OWN_SIDE = 'Its contact stays open: does its own side get volts?'
         private_constant :MOST_DEEP, :ACROSS_FIRST, :ITS_OWN_SIDE
 

@@ -63,7 +63,7 @@ module Wattomneum
           return blown_by if blown_by
 
           judgement = @case.judgements.fetch(reading.id)
-          shown_by = judgement.code == 'load.dead_with_volts' ? @case.reading(@case.seen_probe) || reading : reading
+          shown_by = judgement.code == 'load.dead_with_volts' && @case.part ? @case.reading(@case.seen_probe) || reading : reading
           mend(unit, shown_by, title: title_of(unit), why: judgement.summary)
         end
 

@@ -20,6 +20,13 @@ module Wattomneum
           Readings::Probe.new(by: 'volts', from: kase.circumstances.positive_post, to: kase.circumstances.negative_post, situation: situation)
         end
 
+        # @param sheet [Circuits::Sheet] with an alternator that its lamp excites
+        # @return [Readings::Probe, nil] volts on its exciter terminal, plugged in, key on; nil where the sheet lacks a place for it
+        def self.excited(sheet)
+          from, to = sheet.places.values_at('excitation_terminal', 'alternator_case')
+          Readings::Probe.new(by: 'volts', from: from, to: to, situation: 'key_on') if from && to
+        end
+
         # @param kase [Case]
         # @param part [Circuits::Part]
         # @return [Readings::Probe] what it is seen to do

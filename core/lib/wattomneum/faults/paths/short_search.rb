@@ -10,11 +10,8 @@ module Wattomneum
         Section = Struct.new(:node, :opened, keyword_init: true)
         SITUATION = 'isolator_open'
         WHY = 'A fuse does not blow by itself: is this section shorted to ground?'
-        PART_IT = 'The short is in one of several runs. Look along them first: bare copper or a rubbed place settles it. Else part them here'
-        BACK_IN_PLACE = 'Without it there is no short. With it back in its place there has to be one again'
-        CONTRADICTED = 'With one or the other out of it there is no short, with all of them in it there was: a reading is wrong, or it comes and goes'
         MOST_UNPLUGGED = 5
-        private_constant :SITUATION, :WHY, :PART_IT, :BACK_IN_PLACE, :CONTRADICTED, :MOST_UNPLUGGED
+        private_constant :SITUATION, :WHY, :MOST_UNPLUGGED
 
         # @param kase [Case]
         # @param order [Order] makes the steps
@@ -35,7 +32,7 @@ module Wattomneum
 
             reading = @case.reading(probe)
             return @order.measure(probe, why: WHY) if reading.nil?
-            return shorted(GroundedPiece.new(@case, reading)) if @case.judgements.fetch(reading.id).code == 'ohms.short'
+            return ShortedWire.new(@case, @order, reading).call if @case.judgements.fetch(reading.id).code == 'ohms.short'
           end
           nil
         end
@@ -68,49 +65,8 @@ module Wattomneum
 
         def dead_state? = Circuits::Situation.of(@machine.sheet).any? { |one| one.key == SITUATION }
 
-        # A state without isolator, or a load that can not be unplugged from the section: then ohms say nothing here.
-        def tells?(probe)
-          return false if !dead_state? || probe.opened.size > Readings::Probe::MOST_OPENED
-
-          @machine.sound_reading.call(probe).over_range
-        rescue RefusedError
-          false
-        end
-
-        # It is runs of wire that are rubbed through. One is convicted by its ohms, of several parting the piece tells which, or eyes.
-        def shorted(piece)
-          wires = piece.wires
-          return contradicted(piece) if wires.empty?
-          return piece.certain? ? convicted(wires.first, piece.shown) : back_in_place(piece) if wires.one?
-
-          probe = piece.parting { |one| tells?(one) }
-          probe ? @order.measure(probe, why: PART_IT) : look_along(wires, piece.shown)
-        end
-
-        # Undone and redone.
-        def back_in_place(piece)
-          @order.measure(piece.shown.probe, kind: 'repeat', why: BACK_IN_PLACE, title: "Back in place: #{Words.probe(piece.shown.probe, @machine)}")
-        end
-
-        # Short with the one in it, insulated with each of them out.
-        def contradicted(piece)
-          shown = piece.shown
-          return look_along(piece.all, shown) if @case.times(shown.probe) > 1
-
-          @order.measure(shown.probe, kind: 'repeat', title: "Once more: #{Words.probe(shown.probe, @machine)}", why: CONTRADICTED)
-        end
-
-        def convicted(unit, reading)
-          return if @case.mended_in_vain?(unit.key)
-
-          Step.new(kind: 'repair', unit: unit.key, minutes: unit.minutes, failing_reading_id: reading.id, risks: unit.cautions,
-                   title: "Shorted to ground: #{unit.label}", why: @case.judgements.fetch(reading.id).summary)
-        end
-
-        def look_along(wires, reading)
-          Step.new(kind: 'watch', minutes: 0, risks: [], title: "Shorted to ground: look along #{wires.map(&:label).join(' and ')}",
-                   why: "#{@case.judgements.fetch(reading.id).summary}. Record what was mended, and the ohms prove it")
-        end
+        # A state without isolator, or a load that cannot be unplugged from the section: then ohms say nothing here.
+        def tells?(probe) = dead_state? && ShortedWire.tells?(@machine, probe)
 
         # From behind the fuse along the feed of what fails.
         def sections = @sections ||= along_the_way

@@ -98,7 +98,7 @@ module Wattomneum
         # Runs that meet in splices: no reading parts them until one is taken apart.
         def along_wires
           watch("Rubbed through: look along #{named(', ')}",
-                "#{reasons}. All of them: #{units.map(&:label).join('; ')}. What parts them is to take them apart where they meet: " \
+                "#{reasons}. All of them: #{units.map(&:label).join('; ')}. To tell them apart, take them apart where they meet: " \
                 "#{meeting.map { |node| Words.short(node, @machine) }.join(', ')}")
         end
 

@@ -42,7 +42,7 @@ module Wattomneum
           return false if others.by_unit.fetch(unit, 0.0) < BORNE_OUT_SHARE
           return true unless [reading.probe.from, reading.probe.to].all? { |node| table.node?(node) }
 
-          others.surprise(reading.probe.from, reading.probe.to, reading.value, posts_volt: posts_volt(reading), unit: unit) < MISFIT_AT
+          others.surprise(*as_read(reading), **beside(reading), unit: unit) < MISFIT_AT
         end
 
         # @return [Array<Array(Readings::PointReading, Array<Circuits::RepairUnit>)>] each reading that counts, and which parts it left
@@ -94,7 +94,7 @@ module Wattomneum
 
         # @return [Readings::PointReading, nil] the one that fits least, where nothing on this circuit explains all of them together
         def misfit
-          fits = measured.map { |one| belief.surprise(one.probe.from, one.probe.to, one.value, posts_volt: posts_volt(one)) }
+          fits = measured.map { |one| belief.surprise(*as_read(one), **beside(one)) }
           return if fits.size < 2 || fits.sum < MISFIT_AT + (MISFIT_EACH * fits.size)
 
           measured[fits.index(fits.max)]
@@ -110,7 +110,8 @@ module Wattomneum
           Suspects::Belief.new(table.predictions, times: @case.priors.ratios.merge(mended))
         end
 
-        def posts_volt(reading) = @case.circumstances.posts_volt(reading)
+        def as_read(reading) = [reading.probe.from, reading.probe.to, reading.value]
+        def beside(reading) = { posts_volt: @case.circumstances.posts_volt(reading), half_digit: reading.half_digit }
 
         def gone? = !@case.part.nil? && (@case.judgement(@case.seen_probe)&.sound? || false)
 
@@ -126,7 +127,7 @@ module Wattomneum
           return seen(belief, reading) if reading.probe.by == 'seen'
           return belief unless reading.probe.by == 'volts' && reading.value
 
-          belief.shown(reading.probe.from, reading.probe.to, reading.value, posts_volt: posts_volt(reading))
+          belief.shown(*as_read(reading), **beside(reading))
         end
 
         def seen(belief, reading)

@@ -27,7 +27,7 @@ module Wattomneum
           return unless units.size.between?(1, MOST_NAMED)
 
           watch(units.one? ? "Suspected, not proved: #{units.first.label}" : "Not told apart: #{Words.any_of(units)}",
-                'No reading left on this circuit parts them. Take one apart or put a known good one in, and record what was mended: the ' \
+                'No reading left on this circuit tells them apart. Take one apart or put a known good one in, and record what was mended: the ' \
                 'complaint gone and the same readings prove it')
         end
 

@@ -21,9 +21,11 @@ module Wattomneum
         # is not (ours).
         SEEN = %w[dead weak works].freeze
         SAID_SO = [0.9, 0.1, 0.002].freeze
+        # Standard deviation of what lies evenly between -1 and 1 is 1 / sqrt 3.
+        EVEN_SPREAD = Math.sqrt(3.0)
         # No one reading is counted as further off than so, squared.
         MOST_SURPRISE = 25.0
-        private_constant :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN, :SAID_SO
+        private_constant :EVEN_SPREAD, :MOST_SURPRISE, :MISTAKEN, :SPREAD_OF_MISTAKEN, :METER_RATIO, :METER_VOLT, :SCALE_FLOOR, :SEEN, :SAID_SO
 
         # @param predictions [Predictions]
         # @param times [Hash{String => Float}] of some parts, by key: what its weight is times
@@ -39,11 +41,12 @@ module Wattomneum
         # @param volt [Float] as shown
         # @param posts_volt [Float, nil] the posts at that moment: batteries of another charge than the table's move every volt with them, and
         #   each hypothesis has posts of its own, since it draws more or less than a sound circuit does
+        # @param half_digit [Float] volts that were rounded away when it was typed
         # @return [self]
-        def shown(from, to, volt, posts_volt: nil)
+        def shown(from, to, volt, posts_volt: nil, half_digit: 0.0)
           read = @predictions.between(from, to)
           shown = Predictions.scaled(volt)
-          meter = meter_off(volt)
+          meter = meter_off(volt, half_digit)
           forget
           @logs.each_index do |index|
             at_its_posts = posts_volt ? Predictions.scaled(volt * share_of_posts(index, posts_volt)) : shown
@@ -108,13 +111,14 @@ module Wattomneum
         # @param volt [Float] as shown
         # @param posts_volt [Float, nil] the posts at that moment
         # @param unit [Circuits::RepairUnit, nil] whose likeliest hypothesis is meant; of all of them where none is said
+        # @param half_digit [Float] volts that were rounded away when it was typed
         # @return [Float] how far it is off what the likeliest hypothesis shows, squared, in its own spreads, capped
-        def surprise(from, to, volt, posts_volt: nil, unit: nil)
+        def surprise(from, to, volt, posts_volt: nil, unit: nil, half_digit: 0.0)
           meant = probabilities.each_index.select { |index| unit.nil? || @predictions.hypotheses[index].unit == unit }
           best = meant.max_by { |index| probabilities[index] }
           read = @predictions.of([best], from, to)
           off = Predictions.scaled(posts_volt ? volt * share_of_posts(best, posts_volt) : volt) - expected(read, best)
-          [(off / Math.hypot(spread(read, best), meter_off(volt)))**2, MOST_SURPRISE].min
+          [(off / Math.hypot(spread(read, best), meter_off(volt, half_digit)))**2, MOST_SURPRISE].min
         end
 
         # @return [Hash{Circuits::RepairUnit => Float}] of each part, the likeliest first; nil for nothing wrong
@@ -127,10 +131,12 @@ module Wattomneum
         end
 
         # @param volt [Float]
+        # @param half_digit [Float] volts that were rounded away: as likely all over them
         # @return [Float] how far the meter may be off, on the scale
-        def meter_off(volt)
+        def meter_off(volt, half_digit = 0.0)
           at = Math.sqrt((volt**2) + (Predictions::SCALE_VOLT**2))
-          Math.hypot(((METER_RATIO * volt.abs) + METER_VOLT) / at, SCALE_FLOOR)
+          rounded = (Predictions.scaled(volt.abs + half_digit) - Predictions.scaled(volt.abs - half_digit)) / 2
+          Math.hypot(Math.hypot(((METER_RATIO * volt.abs) + METER_VOLT) / at, SCALE_FLOOR), rounded / EVEN_SPREAD)
         end
 
         private

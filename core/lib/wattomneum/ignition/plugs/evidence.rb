@@ -93,7 +93,7 @@ module Wattomneum
           count == 1 ? '. One change since the last run' : ". #{count} changes since the last run: what helped will be one of them"
         end
 
-        # What is changed behind a wet plug can not be judged.
+        # What is changed behind a wet plug cannot be judged.
         def dry_plug
           cylinder = dead.find { |one| trials.masked?(one) } or return
           step('change', "Put a dry plug into cylinder #{cylinder}: a wet one may keep it dead though it is mended", cylinder: cylinder,

@@ -47,13 +47,13 @@ RSpec.describe Wattomneum::Circuits::Drafting::Draft do
     expect(described_class.new({}, []).ends).to eq([])
   end
 
-  it 'keeps facts that can not be read, and says so at their row' do
+  it 'keeps facts that cannot be read, and says so at their row' do
     draft = typed(lamp: row('component', uuid(3), id: 'H1', kind: 'load', facts: 'watt: [21'))
-    expect(draft.objections.map { |one| [one.uuid, one.message] }).to include([uuid(3), include('the facts can not be read')])
+    expect(draft.objections.map { |one| [one.uuid, one.message] }).to include([uuid(3), include('the facts cannot be read')])
     expect(draft.rows[2].typed['facts']).to eq('watt: [21')
   end
 
-  it 'says of a head that can not be read that it can not, at no row' do
+  it 'says of a head that cannot be read that it cannot, at no row' do
     draft = described_class.new({ 'sheet' => 'Not a key', 'title' => 'x', 'system_volt' => 13 }, typed.rows)
     expect(draft.objections.map(&:uuid).uniq).to eq([nil])
     expect(draft.sound_part).to be_nil

@@ -48,7 +48,7 @@ RSpec.describe Wattomneum::Circuits::Drafting::ForeignList do
     end
   end
 
-  it 'says in words what is no list, and what can not be read of it' do
+  it 'says in words what is no list, and what cannot be read of it' do
     { '' => /names no columns/, "wire,from,to\n" => /no row below/, "wire,from,to\n\"1,A,B\n" => /quotes do not close in line/ }.each do |text, words|
       expect { list(text) }.to raise_error(Wattomneum::InvalidQuantityError, words)
     end

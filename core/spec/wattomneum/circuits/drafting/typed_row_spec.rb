@@ -29,7 +29,7 @@ RSpec.describe Wattomneum::Circuits::Drafting::TypedRow do
       fields, problem = part(id: 'R1', kind: 'resistor', facts: facts)
       next expect(fields.keys).to contain_exactly('id', 'kind', 'uuid', 'ohm'), facts if facts == 'ohm'
 
-      expect([fields, problem]).to match([{ 'id' => 'R1', 'kind' => 'resistor', 'uuid' => uuid(1) }, include('can not be read')]), facts
+      expect([fields, problem]).to match([{ 'id' => 'R1', 'kind' => 'resistor', 'uuid' => uuid(1) }, include('cannot be read')]), facts
     end
   end
 

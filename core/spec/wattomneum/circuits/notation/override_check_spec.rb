@@ -41,7 +41,7 @@ RSpec.describe Wattomneum::Circuits::Notation::OverrideCheck do
     expect { described_class.call(sheet, { 'x' => {} }) }.to raise_error(Wattomneum::UnknownKeyError, /no item x/)
   end
 
-  it 'names the first of several fields where together they can not be' do
+  it 'names the first of several fields where together they cannot be' do
     expect { check(wire, { 'length_m' => -1, 'colour' => 'red' }) }.to raise_error(Wattomneum::InvalidQuantityError) { |e| expect(e.field).to eq('length_m') }
     expect { check(wire, { 'flavour' => 1, 'length_m' => 'x' }) }
       .to raise_error(Wattomneum::InvalidQuantityError, /no flavour to override/) { |e| expect(e.field).to eq('flavour') }

@@ -51,8 +51,8 @@ RSpec.describe Wattomneum::Circuits::Questions::CommonCause do
 
     it 'holds a word that no such thing has' do
       expect(notes('ecu_power', 'low' => %w[Y1], 'runs' => %w[A1:B/6], 'dead' => %w[A1]))
-        .to eq(['is no signal: say that it is dead, is weak, runs by itself or works', 'is a signal: it can not run by itself'])
-      expect(notes('ecu_power', 'low' => %w[A1:B/6@off], 'dead' => %w[A1])).to eq(['reads nothing there when all is sound, and can not read lower'])
+        .to eq(['is no signal: say that it is dead, is weak, runs by itself or works', 'is a signal: it cannot run by itself'])
+      expect(notes('ecu_power', 'low' => %w[A1:B/6@off], 'dead' => %w[A1])).to eq(['reads nothing there when all is sound, and cannot read lower'])
     end
 
     it 'is refused where nothing else was said' do

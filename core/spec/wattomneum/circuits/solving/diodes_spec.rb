@@ -61,7 +61,7 @@ RSpec.describe 'Random circuits with diodes' do # rubocop:disable RSpec/Describe
       machine = settled(run < count * 2 / 5 ? random_sheet(random) : structured_sheet(random))
       result = machine.fetch('off')
       expect_agreement_with_ngspice(machine.circuit, result, "run #{run}")
-      expect(impossible_islands?(machine.circuit, result)).to be(false), "run #{run}: diodes block that can not all block"
+      expect(impossible_islands?(machine.circuit, result)).to be(false), "run #{run}: diodes block that cannot all block"
       result.positions.forward.size
     end
     expect(forward.sum).to be > 2.5 * count

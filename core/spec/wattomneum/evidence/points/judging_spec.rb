@@ -53,6 +53,19 @@ RSpec.describe Wattomneum::Evidence::Points::Judging do
       expect(judged(reading('volts', 'K11:30', 'K11:87', 0.25), beside: [flowing]).convicts).to eq(['K11'])
       expect(judged(reading('volts', 'BAT:+ clamp 1', 'BAT:+', 0.0493), beside: [flowing]).code).to eq('drop.at_limit')
     end
+
+    it 'holds what reaches a load against no posts that were read as nothing' do
+      slipped = reading('volts', 'BAT:+', 'BAT:-', 0.0, id: 'posts')
+      expect(judged(reading('volts', 'M2:1', 'M2:2', 0.0), beside: [slipped]).code).to eq('load.lacks_volts')
+    end
+
+    it 'asks for the digits of a zero that was typed too coarsely to clear a joint, and says so once it was read again' do
+      found = judged(reading('volts', 'BAT:+ clamp 1', 'BAT:+', 0.0, half_digit: 0.05), beside: [flowing])
+      expect(found.to_h.slice(:verdict, :summary, :instead).values)
+        .to eq(['watch', '0.00 V, clamp of wire 1 on BAT:+ to positive post: typed to the nearest 0.10 V, too coarse beside 50 mV',
+                'Set the meter to millivolts and type every digit it shows'])
+      expect(judged(reading('volts', 'BAT:+ clamp 1', 'BAT:+', 0.0, half_digit: 0.00005), beside: [flowing]).verdict).to eq('sound')
+    end
   end
 
   describe 'a point of a feed against the negative post' do
@@ -120,7 +133,7 @@ RSpec.describe Wattomneum::Evidence::Points::Judging do
     expect(judged(reading('current', 'K11:87', 'X8:a/1', 12.0)).code).to eq('hint.as_expected')
   end
 
-  it 'says what a lamp can not see' do
+  it 'says what a lamp cannot see' do
     bright = judged(reading('lamp', 'F15:2', 'BAT:-', 'bright'))
     expect([bright.weight, bright.traps.first]).to eq(['hint', 'A lamp sees 2.74 ohm and more: less than that hides from it'])
     expect(judged(reading('lamp', 'F15:2', 'BAT:-', 'dark')).verdict).to eq('act')

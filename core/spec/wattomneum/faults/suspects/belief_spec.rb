@@ -50,6 +50,18 @@ RSpec.describe Wattomneum::Faults::Suspects::Belief do
     expect(belief.by_unit.values.sum).to be_within(1e-9).of(1)
   end
 
+  # 0.0 V is anything within 50 mV: of a joint that holds back 10 mV and one that holds back nothing it tells nothing.
+  it 'lets a zero of one decimal say no more than it can, and one of three decimals say it' do
+    table = { %w[p n] => [10.0, 10.0, 30.0, 0.0].map { |millivolt| Math.asinh(millivolt / 20.0) } }
+    share = lambda do |half_digit|
+      described_class.new(made_up(hypotheses, table)).shown('p', 'n', 0.0, half_digit: half_digit).by_unit.transform_keys(&:key)
+    end
+    before = described_class.new(made_up(hypotheses, table)).by_unit.transform_keys(&:key)
+    coarse = share[0.05]
+    expect(%w[a b c].map { |key| coarse[key] / before[key] }).to all(be_between(0.5, 2.0))
+    expect(share[0.0005]['c']).to be > 0.99
+  end
+
   it 'lets one mistaken reading overturn nothing that three others say' do
     table = %w[p q r s].to_h { |from| [[from, 'n'], [4.0, 4.0, 0.0, 2.0]] }
     belief = described_class.new(made_up(hypotheses, table))

@@ -123,7 +123,7 @@ function Drawn({ sheet, drawn, place, state, go, sheetOf, toAnswer }: Reading & 
   )
 }
 
-/** The sheet as it is drawn, beside what is asked of it. A sheet that can not be drawn says why, and is read as its table. */
+/** The sheet as it is drawn, beside what is asked of it. A sheet that cannot be drawn says why, and is read as its table. */
 export function DrawnSheet(props: Reading) {
   const asked = useQuery(drawingQuery(props.sheet.id))
   return (

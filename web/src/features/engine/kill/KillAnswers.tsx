@@ -116,7 +116,7 @@ function Prove(props: Props) {
     <>
       <Button look="filled" disabled={proving.isPending} onClick={() => { say('stopped') }}>Seen to stop</Button>
       <Button look="filled" disabled={proving.isPending} onClick={() => { say('ran_on') }}>It ran on</Button>
-      {!skipping && <Button className="text-on-copper underline" look="inline" onClick={() => { setSkipping(true) }}>Can not be tried</Button>}
+      {!skipping && <Button className="text-on-copper underline" look="inline" onClick={() => { setSkipping(true) }}>Cannot be tried</Button>}
       {skipping && (
         <form
           className="flex w-full flex-wrap items-end gap-3"

@@ -4,7 +4,7 @@ export type Order = NonNullable<UnitFilter['order']>
 
 /** In what order the board can stand, as a list to choose from. */
 export const ORDERS: Record<Order, string> = {
-  yard: 'By yard and number',
+  yard: 'Yard, number',
   consequence: 'What matters most',
   batteries: 'Worst batteries',
   charging: 'Furthest off charging',

@@ -4,7 +4,7 @@ module Wattomneum
   module Circuits
     module Questions
       class CommonCause
-        # What was said that tells nothing, since it can not be or is so when all is sound: a lamp called dead where it is off anyway. No fault is
+        # What was said that tells nothing, since it cannot be or is so when all is sound: a lamp called dead where it is off anyway. No fault is
         # looked for behind it.
         class SaysNothing
           # said; because: rest of a sentence that begins with the name of the thing
@@ -45,10 +45,10 @@ module Wattomneum
           end
 
           def of_signal(said)
-            return 'is a signal: it can not run by itself' if said.word == :runs
+            return 'is a signal: it cannot run by itself' if said.word == :runs
             return if said.word != :low || in_its_states(@volts, said).any? { |volt| volt > Workings::MOVES_VOLT }
 
-            "reads nothing #{said.key_state ? 'there' : 'in any key state'} when all is sound, and can not read lower"
+            "reads nothing #{said.key_state ? 'there' : 'in any key state'} when all is sound, and cannot read lower"
           end
 
           def in_its_states(of_watches, said) = of_watches[said.watch].then { |all| said.key_state ? [all[said.key_state]] : all }

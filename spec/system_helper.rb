@@ -27,7 +27,8 @@ RSpec.configure do |config|
   config.after(:each, :only_looks) { expect(DemoFleet).not_to be_written }
   config.after(:each, type: :system) do |example|
     complaints = Browser.complaints
+    shown = Browser.shown if example.exception
     Browser.forget
-    expect(complaints).to be_empty, "The browser complained: #{complaints.join("\n")}" unless example.exception
+    expect([shown, complaints]).to eq([nil, []]), ["The browser complained: #{complaints.join("\n")}", *shown].join("\n")
   end
 end

@@ -6,6 +6,9 @@
 require 'rack/test'
 require_relative '../boot'
 Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
+# As where it serves: loaded on the way, what a spec finds hangs on those before it, and two threads of Ruby 3.1 that want the same file may
+# each miss what is in it.
+Zeitwerk::Loader.eager_load_all
 
 RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/server/spec/}) { |metadata| metadata[:server] = true }

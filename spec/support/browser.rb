@@ -68,6 +68,9 @@ module Browser
     chrome.logs.get(:browser).select { |entry| entry.level == 'SEVERE' }.map(&:message).grep_v(EXPECTED)
   end
 
+  # @return [String] the page as it stands, for whoever reads of a failure
+  def self.shown = "#{chrome.current_url} showed: #{chrome.find_element(tag_name: 'body').text[0, 600]}"
+
   # The network and what is kept on the device outlive a session reset: both are cleared by hand.
   def self.forget
     chrome.execute_cdp('Network.enable')

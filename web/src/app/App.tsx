@@ -50,7 +50,8 @@ const EditUnitPage = page(units, 'EditUnitPage')
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
-      retry: (count, error) => count < 2 && !(error instanceof HttpError && error.status >= 400),
+      // An answer stands; that there is none just now, or that the way there was cut, does not.
+      retry: (count, error) => count < 2 && !(error instanceof HttpError && error.status >= 400 && error.status < 502),
       staleTime: 5_000,
       // A dead network is an answer too: the page says how old it is.
       networkMode: 'always',

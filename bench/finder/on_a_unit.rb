@@ -9,6 +9,8 @@ class OnAUnit
   PRACTICE = Wattomneum::Practice
   SYSTEMS = %i[parallel_pair series_pair single_battery].freeze
   CHARGING = ['lamp lit', 'undercharge', 'overcharge', 'flat standing'].freeze
+  # How somebody says it at intake, where that is a way of its own.
+  SAID = { 'overcharge' => 'overcharges', 'flat standing' => 'goes_flat' }.freeze
   SOURCES = %w[battery starter alternator].freeze
   MOST_TRIES = 60
   BURNS_VOLT = 0.1
@@ -75,7 +77,7 @@ class OnAUnit
   def worked(unit)
     subject = @set == :intermittent ? ComesAndGoes.new(unit, @made.call([]), @seed) : unit
     slips = Slips.new({ steady: 0.02, two: 0.02, mistaken: 0.08, intermittent: 0.02 }.fetch(@set), @seed)
-    hands = Hands.new(subject, slips: slips, seed: @seed, work: work, seen: @set == :intermittent ? 'comes_and_goes' : nil)
+    hands = Hands.new(subject, slips: slips, seed: @seed, work: work, seen: @set == :intermittent ? 'comes_and_goes' : SAID[@complaint])
     last = hands.work
     outcome(hands, last, unit)
   end

@@ -12,10 +12,11 @@ module Server
         def columns(said, unit_id)
           row = Wattomneum::Faults::OrdersOfWork.fetch(said[:work])
           refuse_without(row, Unit.with_pk!(unit_id).core_system)
-          return { work: row.key, item_uuid: nil, label: '', situation: row.situation, seen: said[:seen] || 'dead' } unless row.along_paths?
+          seen = way(row, said[:seen])
+          return { work: row.key, item_uuid: nil, label: '', situation: row.situation, seen: seen } unless row.along_paths?
 
           thing = thing_on(unit_id, said[:part])
-          { work: thing.work, item_uuid: thing.item_uuid, label: thing.label, seen: said[:seen] || 'dead',
+          { work: thing.work, item_uuid: thing.item_uuid, label: thing.label, seen: seen,
             situation: situation(thing, said[:situation], stays_on: said[:seen] == 'stays_on') }
         end
 
@@ -27,6 +28,13 @@ module Server
 
           missing = row.loop == 'start' ? 'starter' : 'battery'
           refuse('work', "This unit has no #{missing}: say what of its circuit does not work instead", "needs a #{missing}")
+        end
+
+        # @raise [Refusals::InvalidInput] if nothing of the kind fails so
+        def way(row, key)
+          way = row.way(key) or refuse('seen', "\"#{row.words}\" is one of: #{row.ways.map(&:choice).join(', ')}. Choose how it fails",
+                                       "one of #{row.ways.map(&:key).join(', ')}")
+          way.key
         end
 
         def thing_on(unit_id, part)

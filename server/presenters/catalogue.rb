@@ -11,8 +11,13 @@ module Server
           battery_types: pairs(CORE::Batteries::Battery::TYPES), rating_standards: CORE::Batteries::Rating::STANDARDS.keys,
           causes: CORE::Jobs::Causes::ALL.map { |key| { key: key, label: key.tr('_', ' ').capitalize } },
           actions: Contracts::NewRepair::ACTIONS.map { |key| { key: key, label: key.capitalize } },
-          orders_of_work: CORE::Faults::OrdersOfWork::ALL.map { |row| { key: row.key, label: row.words, along_paths: row.along_paths? } },
+          orders_of_work: CORE::Faults::OrdersOfWork::ALL.map { |row| order_of_work(row) },
           ways: CORE::Readings::Methods::ALL.map { |row| way(row) }, unit_kinds: Contracts::NewUnit::KINDS, lamps: Contracts::NewJob::LAMPS }
+      end
+
+      # How it fails goes by buttons.
+      def self.order_of_work(row)
+        { key: row.key, label: row.words, along_paths: row.along_paths?, ways: row.ways.map { |way| { key: way.key, label: way.choice } } }
       end
 
       def self.way(row)
@@ -21,7 +26,7 @@ module Server
       end
 
       def self.pairs(hash) = hash.map { |key, label| { key: key, label: label } }
-      private_class_method :pairs, :way
+      private_class_method :pairs, :way, :order_of_work
     end
   end
 end

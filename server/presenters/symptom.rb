@@ -4,9 +4,6 @@ module Server
   module Presenters
     # What a job is about, in words.
     module Symptom
-      SEEN = { 'dead' => 'does nothing', 'weak' => 'works weakly', 'comes_and_goes' => 'comes and goes', 'stays_on' => 'stays on' }.freeze
-      private_constant :SEEN
-
       # @param row [Models::JobSymptom]
       # @param assessment [Wattomneum::Faults::Assessment]
       def self.call(row, assessment)
@@ -16,9 +13,8 @@ module Server
       end
 
       def self.words(row, order, assessment)
-        return "#{row.label} #{SEEN.fetch(row.seen)}: #{state(row, assessment)}" if order.along_paths?
-
-        row.seen == 'comes_and_goes' ? "#{order.words}, #{SEEN.fetch(row.seen)}" : order.words
+        way = order.way(row.seen) || order.way(nil)
+        order.along_paths? ? "#{row.label} #{way.choice}: #{state(row, assessment)}" : way.words
       end
 
       def self.state(row, assessment)

@@ -18,6 +18,28 @@ RSpec.describe Server::Routes::Jobs do
     expect(take(id, 'cranking_behaviour', 'click')['next_step']).to include('test_key' => 'ground_drop')
   end
 
+  it 'begins with the height where it charges too much, and with the draw where batteries go flat standing' do
+    { 'overcharges' => ['Charges too much', 'charging_fast_idle'], 'goes_flat' => ['Goes flat while it stands', 'draw_asleep'],
+      'dead' => ['Does not charge, or badly', 'charge_lamp_key_on'] }.each do |seen, (words, first)|
+      job = open_job(symptom: { work: 'charging', seen: seen })
+      expect([job['symptom']['words'], job['next_step']['test_key']]).to eq([words, first])
+    end
+  end
+
+  it 'refuses a way of failing that such a complaint has not, and says which it has' do
+    open_job(symptom: { work: 'starting', seen: 'goes_flat' })
+    expect([status, error['message'], error['fields']]).to match([422, include('fails each time, comes and goes'), { 'symptom.seen' => [/one of dead/] }])
+    open_job(symptom: { work: 'charging', seen: 'weak' })
+    expect([status, error['message']]).to match([422, include('charges too much, goes flat standing')])
+  end
+
+  # Said so before a way was asked for: it goes on.
+  it 'shows an old job whose way of failing is not asked for any more' do
+    id = open_job['id']
+    Server::Models::JobSymptom.where(job_id: id).update(seen: 'weak')
+    expect(read("/api/jobs/#{id}")['symptom']).to include('words' => 'Does not start, or cranks badly', 'seen' => 'weak')
+  end
+
   it 'refuses a job without a complaint' do
     open_job(complaint: '   ')
     expect([status, error['fields']]).to eq([422, { 'complaint' => ['is empty: fill it in'] }])

@@ -101,7 +101,7 @@ module Wattomneum
 
         case where
         when :over then hot_and_steady? ? watched_heat : overcharging(band.over_volt)
-        when :high then watch('charging.high')
+        when :high then watch('charging.high', rules_in: ['Sense wire, or an alternator whose regulator holds a little much'])
         when :in_band then in_band
         when :low_steady, :low then low(where)
         else too_low

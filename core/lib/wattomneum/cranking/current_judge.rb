@@ -66,9 +66,14 @@ module Wattomneum
 
       def drags_in_the_cold
         finding('current.drags_in_the_cold', 'watch', said: said, weight: 'support', figures: @figures,
-                  rules_in: ['Drag in the cold: oil, engine or hydraulic lock'], rules_out: ['Resistance in the path'],
-                  instead: 'Ask for the oil grade, and turn it by hand')
+                  rules_in: [turned_free? ? STIFF_OR_BINDING : 'Drag in the cold: oil, engine or hydraulic lock'],
+                  rules_out: ['Resistance in the path'], instead: 'Ask for the oil grade, and turn it by hand')
       end
+
+      STIFF_OR_BINDING = 'Stiff oil, or a starter that binds. Crank it once warm: as slow then, the starter goes on the bench'
+      private_constant :STIFF_OR_BINDING
+
+      def turned_free? = circumstances.readings.reverse_each.find { |one| one.test_key == 'engine_by_hand' }&.observation == 'free'
 
       def usual
         finding('current.usual', 'sound', said: said, weight: 'support', figures: @figures,

@@ -4,9 +4,6 @@ module Wattomneum
   module Faults
     # The order of work behind a charging complaint, once the batteries are known.
     class ChargingOrder
-      WHEN_IT_FAILS = %w[charge_lamp_apart output_terminal_stopped sense_feed excitation_feed alternator_case_drop ripple alternator_output].freeze
-      OVERCHARGE = %w[sense_feed alternator_case_drop alternator_output_drop].freeze
-      WHEN_IT_CHARGES = %w[charging_loaded ripple alternator_output_drop alternator_case_drop draw_asleep].freeze
       # What is about the alternator itself.
       BEFORE_ITSELF = ['ripple', 'alternator_output', nil].freeze
       # Straight along a path from the post, where its test fails: the place at its other end.
@@ -15,7 +12,9 @@ module Wattomneum
                 'alternator_case_drop' => %w[negative_post alternator_case] }.freeze
       # What enables it without a lamp in between is a feed like any other.
       ENABLES = { 'excitation_feed' => %w[positive_post excitation_terminal] }.freeze
-      private_constant :WHEN_IT_FAILS, :WHEN_IT_CHARGES, :OVERCHARGE, :ALONG, :ENABLES, :BEFORE_ITSELF
+      DROPS_AT_WHAT_FLOWS = Ladders::Rungs::AT_WHAT_FLOWS
+      HEIGHT = %w[posts_rest charging_fast_idle].freeze
+      private_constant :ALONG, :HEIGHT, :DROPS_AT_WHAT_FLOWS, :ENABLES, :BEFORE_ITSELF
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -24,13 +23,14 @@ module Wattomneum
         @steps = steps
       end
 
-      # Overcharge seen: what the regulator sees comes before anything else.
+      # Overcharge seen: what the regulator sees comes before anything else. Flat from standing, and something draws: that is found first.
       #
       # @return [Step, nil]
       def in_hand
+        return drained if @assessment.symptom.goes_flat?
         return unless overcharges?
 
-        key = OVERCHARGE.find { |test| fits?(test) && @steps.open?(test) }
+        key = in_order('overcharges').find { |test| fits?(test) && @steps.open?(test) }
         locate || (key && @steps.measure(key, why: 'Overcharge seen: sense and regulator ground before anything else')) || condemn
       end
 
@@ -41,22 +41,36 @@ module Wattomneum
         return condemn if ladder.signed? && condemn
         return @steps.between(exciter, why: HELD) if exciter && held_asked?
 
-        keys = %w[posts_rest charging_fast_idle] + ways_on
-        key = keys.find { |test| fits?(test) && @steps.open?(test) }
+        key = in_order(so_far).find { |test| asked?(test) }
         return field if fails? && BEFORE_ITSELF.include?(key) && field
         return @steps.measure(key, why: why(key)) if key
 
-        condemn if fails?
+        open_rung || (condemn if fails?)
       end
 
       private
 
-      # Low, but it charges: what it gives is lost on the way, or is too little.
-      def ways_on
-        return WHEN_IT_CHARGES unless fails?
+      # Nothing is charged or replaced while it goes on.
+      def drained
+        judgement = @assessment.judgement('draw_asleep')
+        return unless judgement&.act? && judgement.usable?
 
-        charges? ? ['alternator_output_drop', *WHEN_IT_FAILS] : WHEN_IT_FAILS
+        Step.new(kind: 'watch', minutes: 0, title: 'Something draws while it stands: find its branch, mend it, then read the draw again',
+                 why: [judgement.summary, judgement.instead].compact.join('. '))
       end
+
+      # A small drop at what flows now cannot be had better while no more flows.
+      def asked?(test) = fits?(test) && @steps.open?(test) && !DROPS_AT_WHAT_FLOWS.include?(@assessment.judgement(test)&.code)
+
+      # What a reading of its own speaks against is asked all of its ladder.
+      def open_rung
+        rung = ladder.missing if ladder.signed?
+        key = rung&.state == 'open' ? rung.tests.find { |test| asked?(test) } : nil
+        key && @steps.measure(key, why: "#{ladder.label} is suspected; this rung of its proof is open: #{Wording.inside(rung.label)}")
+      end
+
+      def in_order(where) = Acts.of('charging', 'in_order', where: where)
+      def so_far = fails? ? (charges? ? 'charges_too_little' : 'fails') : nil
 
       def charges? = %w[charging_fast_idle charging_loaded].none? { |key| @assessment.judgement(key)&.figures&.key?(:rise_volt) }
 
@@ -81,6 +95,8 @@ module Wattomneum
 
       # Not one of its pieces loses what the whole is said to lose.
       def once_more(key, search)
+        piece = @steps.piece_again(search, key)
+        return piece if piece
         return unless search.misfit? && @assessment.times(key) == 1
 
         test = Readings::Catalogue.fetch(key)
@@ -121,7 +137,7 @@ module Wattomneum
       def why(key)
         return 'It charges, and the batteries hold: what draws while it stands?' if key == 'draw_asleep'
         return 'It is lit: does it find its ground through the alternator, or elsewhere?' if key == 'charge_lamp_apart'
-        return 'Feeds and grounds before the alternator' if WHEN_IT_FAILS.include?(key) && fails?
+        return 'Feeds and grounds before the alternator' if fails? && !HEIGHT.include?(key)
 
         key == 'posts_rest' ? 'The rise is counted from here' : 'Height first, then under load'
       end

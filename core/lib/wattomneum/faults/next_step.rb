@@ -51,6 +51,14 @@ module Wattomneum
         Paths::Order.new(assessment.paths.seen_in(situation)).down(consumers)
       end
 
+      # @param search [Paths::DropSearch]
+      # @param test_key [String] of the whole
+      # @return [Step, nil] a piece of it once more, where its pieces do not add up to it
+      def piece_again(search, test_key)
+        probe = search.unsure(whole_stands: assessment.times(test_key) > 1)
+        probe && between(probe, why: 'The pieces do not add up to the whole: this one was read only once')
+      end
+
       # @return [Step, nil] what is left to know of the batteries
       def each_battery = BatteriesFirst.new(assessment, self).call
 
@@ -119,9 +127,6 @@ module Wattomneum
         seen || until_it_fails || order.in_hand || looked_at || batteries || order.call
       end
 
-      SEEN_FIRST = { true => %w[cranking_behaviour], false => %w[charge_lamp_key_on belt_look] }.freeze
-      private_constant :SEEN_FIRST
-
       UNTIL_IT_FAILS = 'It comes and goes: what is read while it cranks tells nothing. Wiggle the loom, try it warm and wet, with the headlamps on'
       private_constant :UNTIL_IT_FAILS
 
@@ -136,13 +141,18 @@ module Wattomneum
                  why: 'A start that comes and goes is not closed by one good crank. Read it again when it fails')
       end
 
-      def seen = first_of(SEEN_FIRST.fetch(starting?))
+      def seen = first_of(Acts.of(assessment.symptom.work, 'first', where: assessment.symptom.seen))
       def looked_at = first_of(['connections_look'])
 
       def first_of(keys)
         missing = keys.find { |test| assessment.reading(test).nil? && Readings::Catalogue.fetch(test).fits?(assessment.system) }
-        missing && measure(missing,
-                           why: missing.end_with?('look') ? 'Eyes and hands before the meter' : 'See it fail before anything is touched')
+        missing && measure(missing, why: why_first(missing))
+      end
+
+      def why_first(key)
+        return 'Eyes and hands before the meter' if key.end_with?('look')
+
+        key == 'draw_asleep' ? 'Flat from standing: what draws, before anything is charged or replaced' : 'See it fail before anything is touched'
       end
 
       def batteries
@@ -167,7 +177,11 @@ module Wattomneum
         return suspected if elsewhere.nil? && (mending.failures + mending.watched).any?
 
         Step.new(kind: 'watch', minutes: 0, title: elsewhere || 'Nothing wrong found: park it with what is known',
-                 why: 'Every test in the order of work is sound. A fault that comes and goes is not closed by one good start')
+                 why: "Every test in the order of work is sound. #{left_open}")
+      end
+
+      def left_open
+        OrdersOfWork.fetch(assessment.symptom.work).way(assessment.symptom.seen)&.left_open || 'A fault that comes and goes is not closed by one good start'
       end
 
       # Something fails and no part is proved: said as it is. Nothing is condemned because nothing else is left.

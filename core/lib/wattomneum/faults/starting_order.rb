@@ -4,26 +4,16 @@ module Wattomneum
   module Faults
     # The order of work behind a starting complaint, once the batteries are known.
     class StartingOrder
-      # Tests by what the engine does when cranked (common practice).
-      BY_BEHAVIOUR = {
-        'silent' => %w[solenoid_signal positive_drop starter_terminal ground_drop engine_by_hand],
-        'slow' => %w[cranking_current ground_drop positive_drop starter_terminal solenoid_signal engine_by_hand],
-        'jerk' => %w[engine_by_hand cranking_current ground_drop positive_drop solenoid_signal],
-        'normal' => %w[charging_fast_idle], 'starts_and_dies' => %w[charging_fast_idle]
-      }.freeze
-      OTHERWISE = %w[ground_drop positive_drop solenoid_signal starter_terminal engine_by_hand].freeze
       WHOLE_PATHS = Readings::Catalogue::START_SIDES
-      # Where somebody is at the key already, all of it is read in one go, before batteries are taken apart. A click behind a drop draws
-      # little, and its lamps stayed lit: the drops go first. Where lamps die or it tries to turn, posts and amperes say what they are worth.
       POSTS = %w[posts_rest posts_cranking].freeze
-      AT_THE_KEY = { 'click' => [*WHOLE_PATHS, *POSTS], 'chatters' => [*POSTS, *WHOLE_PATHS],
-                     'lamps_die' => [*POSTS, *WHOLE_PATHS], 'slow' => [*POSTS, 'cranking_current', *WHOLE_PATHS],
-                     'silent' => [*POSTS, 'solenoid_signal', 'positive_drop'] }.freeze
-      private_constant :BY_BEHAVIOUR, :OTHERWISE, :WHOLE_PATHS, :POSTS, :AT_THE_KEY
+      private_constant :WHOLE_PATHS, :POSTS
 
       # @param behaviour [String, nil] what the engine does when it is cranked
-      # @return [Array<String>] keys of the tests that it asks for, in order
-      def self.tests_of(behaviour) = (AT_THE_KEY.fetch(behaviour, POSTS) + BY_BEHAVIOUR.fetch(behaviour, OTHERWISE)).uniq
+      # @return [Array<String>] keys of the tests that it asks for in a crank, in order
+      def self.tests_of(behaviour)
+        at_the_key = Acts.of('starting', 'at_the_key', where: behaviour)
+        ((at_the_key.empty? ? POSTS : at_the_key) + Acts.of('starting', 'in_order', where: behaviour)).uniq
+      end
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -36,7 +26,7 @@ module Wattomneum
       #
       # @return [Step, nil]
       def in_hand
-        return unless AT_THE_KEY.key?(behaviour) && !dead_bank?
+        return if at_the_key.empty? || dead_bank?
 
         found = locate || signal_side
         return found if found
@@ -59,8 +49,8 @@ module Wattomneum
 
       # The clamp belongs to it where current flows, and where the posts fall.
       def at_the_key
-        keys = AT_THE_KEY.fetch(behaviour)
-        assessment.judgement('posts_cranking')&.act? ? (POSTS + ['cranking_current'] + keys).uniq : keys
+        keys = Acts.of('starting', 'at_the_key', where: behaviour)
+        assessment.judgement('posts_cranking')&.act? && keys.any? ? (POSTS + ['cranking_current'] + keys).uniq : keys
       end
 
       # Every test of the path would be void: charge first.
@@ -112,6 +102,9 @@ module Wattomneum
         search = Paths::DropSearch.new(assessment.paths, whole)
         probe = search.next_probe
         return steps.between(probe, why: halves(search)) if probe
+
+        piece = steps.piece_again(search, key)
+        return piece if piece
         return unless search.misfit? && once?(key)
 
         Step.new(kind: 'repeat', test_key: key, minutes: 4, title: 'Repeat the whole drop',
@@ -134,7 +127,7 @@ module Wattomneum
       # Silent though it is called: volts across its own coil. Slow, or a click, though feed and ground are whole: the drop across its own
       # contact, from the stud to the motor.
       def inside_the_starter
-        return unless AT_THE_KEY.key?(behaviour)
+        return if at_the_key.empty?
 
         coil = solenoid_coil or return
         probe = behaviour == 'silent' ? Paths::Probes.across(coil, 'cranking') : contact_of(coil)
@@ -174,7 +167,7 @@ module Wattomneum
 
       # What was never taken first, then what was taken once and could not be used.
       def by_behaviour
-        keys = BY_BEHAVIOUR.fetch(behaviour, OTHERWISE)
+        keys = Acts.of('starting', 'in_order', where: behaviour)
         key = keys.find { |test| assessment.reading(test).nil? } || keys.find { |test| steps.open?(test) && !for_want_of_current?(test) }
         key && steps.measure(key, why: why(key))
       end

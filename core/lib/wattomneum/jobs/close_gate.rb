@@ -22,15 +22,28 @@ module Wattomneum
           failed && !assessment.judgement(key)&.sound?
         end
       end
-      # What must be seen after the repair, by what the complaint was about: test, and what it is called when it was not.
-      SEEN = { 'starting' => { 'cranking_behaviour' => 'See it crank after the repair' },
-               'charging' => { 'charging_fast_idle' => 'See it charge at fast idle after the repair',
-                               'charging_loaded' => 'See it carry its loads after the repair' } }.freeze
+
+      # What must be seen after the repair, as it is called while it was not.
+      SEEN = { 'cranking_behaviour' => 'See it crank after the repair', 'charging_fast_idle' => 'See it charge at fast idle after the repair',
+               'charging_loaded' => 'See it carry its loads after the repair',
+               'draw_asleep' => 'See that nothing draws much while it stands' }.freeze
       private_constant :SEEN
 
       # @param assessment [Faults::Assessment]
       # @return [Array<String>] keys of the tests in which the complaint has to be seen gone, in order, that are not sound yet
-      def self.unseen(assessment) = SEEN.fetch(assessment.symptom.work, {}).keys.reject { |key| assessment.judgement(key)&.sound? }
+      def self.unseen(assessment)
+        Faults::Acts.of(assessment.symptom.work, 'gone', where: assessment.symptom.seen)
+                    .reject { |key| assessment.judgement(key)&.sound? || slept_well?(key, assessment) }
+      end
+
+      # What draws while it stands is not changed by a battery: once was enough, but after an alternator, whose diodes may leak.
+      def self.slept_well?(key, assessment)
+        return false if key != 'draw_asleep' || assessment.repairs.any? { |one| one.element == 'alternator' }
+
+        last = assessment.readings.reverse_each.find { |one| one.test_key == key }
+        !last.nil? && assessment.judgements.fetch(last.id).sound?
+      end
+      private_class_method :slept_well?
 
       # The same in words.
       def self.whole_paths(assessment)
@@ -43,7 +56,7 @@ module Wattomneum
 
         unseen(assessment).map do |key|
           judgement = assessment.judgement(key)
-          next SEEN.fetch(assessment.symptom.work).fetch(key) if judgement.nil?
+          next SEEN.fetch(key) if judgement.nil?
           next "Cranked last: \"#{assessment.reading(key).spoken}\". The complaint is not cured" if key == 'cranking_behaviour'
 
           "\"#{Readings::Catalogue.fetch(key).label}\" is not sound yet: #{judgement.summary}"

@@ -109,6 +109,15 @@ RSpec.describe Wattomneum::Cranking do
       expect(after('normal', 10.6).verdict).to eq('sound')
     end
 
+    # An engine that turns free by hand still drags by its oil; so does a starter by its bush, and only warm do they part.
+    it 'suspects oil, engine or lock behind an ampere that is high in the cold, and the starter too once the engine turned free' do
+      seen = [*ground_work(behaviour: 'slow', cranking_volt: 9.6)]
+      drags = reading('cranking_current', 1060.0, conditions: { 'engine_temperature_celsius' => -12, 'value_confirmed' => 'yes' })
+      locked, free = [[], [reading('engine_by_hand', 'free')]].map { |turned| judge(*seen, *turned, drags) }
+      expect([locked.verdict, locked.rules_in]).to eq(['watch', ['Drag in the cold: oil, engine or hydraulic lock']])
+      expect(free.rules_in).to match([include('a starter that binds').and(include('Crank it once warm'))])
+    end
+
     it 'asks less of a cold battery, by the load-test column' do
       at = ->(celsius) { reading('posts_cranking', 9.3, conditions: { 'battery_temperature_celsius' => celsius, 'value_confirmed' => 'yes' }) }
       expect([at.call(0), at.call(20)].map { |one| judge(reading('cranking_behaviour', 'slow'), one).verdict }).to eq(%w[sound act])

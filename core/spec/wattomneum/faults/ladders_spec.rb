@@ -128,6 +128,29 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
       expect(rungs(ladder('alternator', lost))['sense']).to eq('failed')
     end
 
+    # 7 V were lost in a cable whose piece had been misread, and the alternator was condemned for what did not arrive (a blind run).
+    it 'is not complete while its output path loses volts' do
+      flows = { 'current_ampere' => 60, 'load_on' => 'yes', 'value_confirmed' => 'yes' }
+      weak = [*served, reading('alternator_output', 20.0), reading('charging_fast_idle', 12.5)]
+      expect(rungs(ladder('alternator', weak))['output_path']).to eq('done')
+      expect(rungs(ladder('alternator', [*weak, reading('alternator_output_drop', 3.2, conditions: flows)]))['output_path']).to eq('failed')
+    end
+
+    # What a weak alternator gives is never enough to clear a drop: it was parked with everything read.
+    it 'takes a drop that is small at what flows now for one that does not explain what is missing now' do
+      flows = { 'current_ampere' => 8, 'load_on' => 'yes', 'value_confirmed' => 'yes' }
+      weak = [*served.reject { |one| one.test_key == 'alternator_case_drop' }, reading('alternator_output', 20.0), reading('charging_fast_idle', 12.5),
+              reading('alternator_case_drop', 0.012, conditions: flows)]
+      case_rung = ladder('alternator', weak).rungs.find { |rung| rung.key == 'case' }
+      expect([case_rung.state, case_rung.reason]).to match(['done', include('does not explain what is missing now')])
+      expect(ladder('alternator', weak)).to be_complete
+    end
+
+    it 'is complete for a regulator that holds nothing and gives its rating under a pile' do
+      low = [*served, reading('alternator_output', 165.0), reading('charging_fast_idle', 12.6), reading('alternator_output_drop', 0.1)]
+      expect(ladder('alternator', low).then { |one| [one.bracket.key, one.complete?] }).to eq(['low', true])
+    end
+
     it 'is complete for an open field: dark with the key on, and the lamp goes on through another lamp' do
       dark = [*served, reading('charge_lamp_key_on', 'dark'), reading('charging_fast_idle', 12.5),
               reading('excitation_feed', 1.6, conditions: { 'load_on' => 'yes', 'posts_now_volt' => 12.6, 'charge_lamp_lights' => 'yes' })]

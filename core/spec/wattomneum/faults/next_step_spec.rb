@@ -149,9 +149,9 @@ RSpec.describe Wattomneum::Faults::NextStep do
     let(:readings) { [*ground_work(behaviour: 'click', cranking_volt: 12.3), failing, reading('positive_drop', 0.05)] }
 
     # Between two points of the unit's own circuit.
-    def at(from, to, value, **rest)
+    def at(from, to, value, taken_at: 500, **rest)
       probe = Wattomneum::Readings::Probe.new(by: 'volts', from: from, to: to, situation: 'cranking')
-      Wattomneum::Readings::PointReading.new(id: "#{from} #{to}", probe: probe, value: value, taken_at: 500, **rest)
+      Wattomneum::Readings::PointReading.new(id: "#{from} #{to} #{taken_at}", probe: probe, value: value, taken_at: taken_at, **rest)
     end
 
     def asked(*points) = step(readings, points: points).probe.then { |probe| [probe.from, probe.to] }
@@ -171,10 +171,19 @@ RSpec.describe Wattomneum::Faults::NextStep do
       expect(step([*readings, strap, frame]).probe.to_h.values_at(:from, :to)).to eq(%w[FRAME:metal G2:5])
     end
 
-    it 'says so when no part of it explains the whole' do
+    # A lead that did not touch gave 0.00 V over the very piece that held the fault, the whole was read again, and the search was given up.
+    it 'reads a piece once more where they do not add up, the one that should hold it first, then the whole, then every other' do
       nodes = %w[M1:case BLOCK:metal FRAME:metal G2:joint G2:5] + ['BAT_A:- clamp 5', 'BAT_A:-']
-      found = step([*readings, reading('cranking_current', 580.0)], points: nodes.each_cons(2).map { |from, to| at(from, to, 0.02) })
-      expect([found.kind, found.why]).to match(['repeat', include('may be wrong')])
+      before = [*readings, reading('cranking_current', 580.0)]
+      points = nodes.each_cons(2).map { |from, to| at(from, to, 0.02) }
+      first = step(before, points: points)
+      expect([first.kind, first.why]).to match(['measure', include('do not add up to the whole')])
+      again = at(first.probe.from, first.probe.to, 0.02, taken_at: 510)
+      whole = step(before, points: [*points, again])
+      expect([whole.kind, whole.why]).to match(['repeat', include('may be wrong')])
+      twice = [*before, reading('ground_drop', before.find { |one| one.test_key == 'ground_drop' }.value)]
+      other = step(twice, points: [*points, again])
+      expect([other.kind, other.probe.to_h.values_at(:from, :to)]).to match(['measure', satisfy { |ends| ends != first.probe.to_h.values_at(:from, :to) }])
     end
 
     it 'mends what is convicted, and names the reading that will prove it' do
@@ -224,6 +233,34 @@ RSpec.describe Wattomneum::Faults::NextStep do
   it 'looks at lamp and belt first when it is about charging' do
     expect(step([], symptom: Wattomneum::Jobs::Symptom.of('charging')).test_key).to eq('charge_lamp_key_on')
     expect(step([reading('charge_lamp_key_on', 'lit')], symptom: Wattomneum::Jobs::Symptom.of('charging')).test_key).to eq('belt_look')
+  end
+
+  describe 'as it was said at intake' do
+    def said(seen) = Wattomneum::Jobs::Symptom.of('charging').dup.tap { |symptom| symptom.seen = seen }
+    def asleep(ampere) = reading('draw_asleep', ampere, conditions: { 'asleep_waited' => 'yes', 'value_confirmed' => 'yes' })
+
+    it 'reads the height first where it charges too much, and goes on to what the regulator sees' do
+      expect(step([], symptom: said('overcharges')).test_key).to eq('charging_fast_idle')
+      expect(step([reading('charging_fast_idle', 16.2)], symptom: said('overcharges')).test_key).to eq('sense_feed')
+      expect(step([reading('charging_fast_idle', 14.2)], symptom: said('overcharges')).test_key).to eq('connections_look')
+    end
+
+    it 'reads the draw first where it goes flat standing, finds that before anything is charged, and takes the batteries where nothing draws' do
+      expect(step([], symptom: said('goes_flat')).test_key).to eq('draw_asleep')
+      drawn = step([asleep(0.8)], symptom: said('goes_flat'))
+      expect([drawn.kind, drawn.title, drawn.why]).to match(['watch', include('find its branch'), include('over each fuse')])
+      expect(step([asleep(0.02)], symptom: said('goes_flat')).test_key).to eq('connections_look')
+      expect(step([asleep(0.02), reading('connections_look', 'clean')], symptom: said('goes_flat')).test_key).to eq('rest_voltage')
+    end
+
+    it 'says who is suspected, and what would tell, where all of it is sound' do
+      sound = ground_work(behaviour: 'normal', cranking_volt: 10.9) +
+              [reading('charging_fast_idle', 14.2), reading('charging_loaded', 13.9), reading('ripple', 0.02, unit: 'V pp'), asleep(0.02),
+               reading('alternator_output_drop', 0.1, conditions: { 'current_ampere' => 80, 'load_on' => 'yes' }),
+               reading('alternator_case_drop', 0.02, conditions: { 'current_ampere' => 80, 'load_on' => 'yes' })]
+      ends = { 'overcharges' => 'the alternator with its regulator is suspected', 'goes_flat' => 'read each battery in the evening and in the morning' }
+      ends.each { |seen, words| expect(step(sound, symptom: said(seen)).then { |one| [one.kind, one.why] }).to match(['watch', include(words)]) }
+    end
   end
 
   it 'never mends on a hint' do

@@ -38,4 +38,23 @@ RSpec.describe Wattomneum::Jobs::CloseGate do
     unnamed = Wattomneum::Jobs::Repair.new(id: 'm1', element: 'negative_cable', failing_reading_id: nil)
     expect(missing(cranked, repairs: [unnamed])).to include(start_with('Name the reading'))
   end
+
+  describe 'of what goes flat standing' do
+    let(:symptom) { Wattomneum::Jobs::Symptom.of('charging').dup.tap { |one| one.seen = 'goes_flat' } }
+    let(:charges) { [reading('charging_fast_idle', 14.2, round: 1), reading('charging_loaded', 13.9, round: 1)] }
+
+    def asleep(ampere, round:) = reading('draw_asleep', ampere, round: round, conditions: { 'asleep_waited' => 'yes', 'value_confirmed' => 'yes' })
+
+    def owed(element, *readings)
+      repair = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, position: ('A' if element == 'battery'), failing_reading_id: readings.first.id)
+      assess(readings + charges, repairs: [repair], symptom: symptom).missing_to_close.grep(/draws/)
+    end
+
+    it 'owes the draw, once in the job, and once more after an alternator, whose diodes may leak' do
+      expect(owed('battery', reading('rest_voltage', 10.6, position: 'A'))).to eq(['See that nothing draws much while it stands'])
+      expect(owed('battery', asleep(0.02, round: 0))).to eq([])
+      expect(owed('alternator', asleep(0.02, round: 0))).to eq(['See that nothing draws much while it stands'])
+      expect(owed('alternator', asleep(0.8, round: 0), asleep(0.02, round: 1))).to eq([])
+    end
+  end
 end

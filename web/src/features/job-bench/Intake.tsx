@@ -12,9 +12,7 @@ export function Intake({ job }: { job: JobBench }) {
         <span className="text-quiet">
           {job.opened_by}, {spokenTime(job.opened_at, job.unit.time_zone)}
         </span>
-        {(job.symptom.along_paths || job.symptom.seen === 'comes_and_goes') && (
-          <span className="block">{job.symptom.words}</span>
-        )}
+        {(job.symptom.along_paths || job.symptom.seen !== 'dead') && <span className="block">{job.symptom.words}</span>}
       </dd>
       {seen && (
         <>

@@ -5,11 +5,12 @@ import type { JobBench } from '../../shared/api/types'
 import { Button } from '../../shared/ui/Button'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
+import { Segments } from '../../shared/ui/Segments'
 import { ThrowAway } from '../../shared/writes/ThrowAway'
 import { useFormWrite } from '../../shared/writes/useFormWrite'
 import { openJob } from '../../shared/api/jobs'
 import { unitSheet } from '../../shared/api/units'
-import { ABOUT, EMPTY, symptomFrom, type Intake } from './intake'
+import { ABOUT, EMPTY, orderOf, symptomFrom, type Intake, type Way } from './intake'
 import { SomethingElse } from './SomethingElse'
 import { useWatch } from 'react-hook-form'
 import { useTitle } from '../../shared/page/useTitle'
@@ -33,6 +34,11 @@ function IntakeForm({ id }: { id: string }) {
   })
   const { form } = opening
   const [about, how] = useWatch({ control: form.control, name: ['about', 'how'] })
+  // Their keys are those that a complaint may be sent with, of the same file.
+  const ways = (lists?.orders_of_work.find((row) => row.key === orderOf(about))?.ways ?? []) as {
+    key: Way
+    label: string
+  }[]
   const submit = form.handleSubmit((values) =>
     opening.write((jobId) => {
       const { tried, by_whom, fitted, complaint, seen, lamps } = values
@@ -59,21 +65,30 @@ function IntakeForm({ id }: { id: string }) {
             <legend className="font-bold">It is about</legend>
             {ABOUT.map(({ key, label }) => (
               <label key={key} className="flex min-h-12 items-center gap-3">
-                <input type="radio" value={key} {...form.register('about')} /> {label}
+                <input
+                  type="radio"
+                  value={key}
+                  {...form.register('about', {
+                    onChange: () => {
+                      form.setValue('how', EMPTY.how)
+                    },
+                  })}
+                />{' '}
+                {label}
               </label>
             ))}
           </fieldset>
-          {about === 'starting' && (
-            <label className="flex min-h-12 items-center gap-3">
-              <input
-                type="checkbox"
-                checked={how === 'comes_and_goes'}
-                onChange={(event) => {
-                  form.setValue('how', event.target.checked ? 'comes_and_goes' : 'dead', { shouldDirty: true })
-                }}
-              />{' '}
-              It comes and goes: often it starts
-            </label>
+          {ways.length > 0 && (
+            <Segments
+              label="How it fails"
+              size="pairs"
+              options={ways}
+              chosen={how}
+              onChoose={(key) => {
+                form.setValue('how', key, { shouldDirty: true })
+                form.setValue('situation', '')
+              }}
+            />
           )}
           {about === 'circuit' && <SomethingElse unitId={id} form={form} error={opening.error} />}
         </section>

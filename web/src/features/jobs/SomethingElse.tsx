@@ -4,16 +4,8 @@ import { complaints } from '../../shared/api/units'
 import { Combobox } from '../../shared/ui/Combobox'
 import { ErrorNote } from '../../shared/ui/ErrorNote'
 import { Field } from '../../shared/ui/Field'
-import { Segments } from '../../shared/ui/Segments'
 import { Waiting } from '../../shared/ui/Waiting'
 import { named, type Intake } from './intake'
-
-const HOW = [
-  { key: 'dead', label: 'does nothing' },
-  { key: 'weak', label: 'works weakly' },
-  { key: 'comes_and_goes', label: 'comes and goes' },
-  { key: 'stays_on', label: 'stays on' },
-] as const
 
 /** What of the unit's circuit does not work, in which state, and how it fails. */
 export function SomethingElse({
@@ -38,16 +30,6 @@ export function SomethingElse({
   const known = chosen ? states(chosen) : []
   return (
     <>
-      <Segments
-        label="How it fails"
-        size="pairs"
-        options={HOW}
-        chosen={how}
-        onChoose={(key) => {
-          form.setValue('how', key, { shouldDirty: true })
-          form.setValue('situation', '')
-        }}
-      />
       <Combobox
         label={how === 'stays_on' ? 'What stays on' : 'What does not work'}
         help={chosen ? undefined : 'Type a part of its name: pump, heater, relay'}

@@ -1,11 +1,13 @@
 import type { components } from '../../shared/api/schema'
 
+export type Way = NonNullable<components['schemas']['NewSymptom']['seen']>
+
 /** The form of a new job, as it is typed. */
 export interface Intake {
   about: 'starting' | 'charging' | 'circuit'
   thing: string
   situation: string
-  how: 'dead' | 'weak' | 'comes_and_goes' | 'stays_on'
+  how: Way
   complaint: string
   seen: string
   lamps: string[]
@@ -33,6 +35,9 @@ export const ABOUT = [
   { key: 'circuit', label: 'something else on its circuit' },
 ] as const
 
+/** The order of work behind each; anything else on the circuit fails as any component can. */
+export const orderOf = (about: Intake['about']) => (about === 'circuit' ? 'auxiliary_load' : about)
+
 /** What somebody chose from the list goes by its id, which stands in brackets behind its name. */
 const idOf = (thing: string) => /\(([^()]+)\)\s*$/.exec(thing)?.[1] ?? thing.trim()
 
@@ -40,7 +45,6 @@ export const named = (thing: { part: string; label: string }) => `${thing.label}
 
 /** As the server knows complaints: starting and charging by their names, anything else by what fails, when and how. */
 export function symptomFrom({ about, thing, situation, how }: Intake): components['schemas']['NewSymptom'] {
-  if (about === 'starting' && how === 'comes_and_goes') return { work: about, seen: how }
-  if (about !== 'circuit') return { work: about }
-  return { work: 'auxiliary_load', part: idOf(thing), situation: situation || null, seen: how }
+  if (about !== 'circuit') return { work: about, seen: how }
+  return { work: orderOf(about), part: idOf(thing), situation: situation || null, seen: how }
 }

@@ -11,6 +11,8 @@ module Wattomneum
         UNSAID = [NOT_OF_ONE_MOMENT, NOT_RIGHT_AFTER].freeze
         OWN = 'No ladder of an alternator holds here: its setpoint and its maker\'s own test decide'
         OF_CONVERTER = 'No test of an alternator holds for a converter: read the volts at its input, then go by its maker\'s own test'
+        # Findings of a drop that is small, and would have to be read at more current to be cleared.
+        AT_WHAT_FLOWS = %w[drop.small_no_flow drop.small_unknown].freeze
         private_constant :NOT_MEASURED, :OWN, :OF_CONVERTER
 
         # @param assessment [Assessment]
@@ -110,6 +112,18 @@ module Wattomneum
           return outcome(found) unless @bracket.key == 'open' && found&.would_be == 'sound'
 
           ['done', 'Full volts at the starter; the cables stay unproven until loaded']
+        end
+
+        # What is missing now is not lost in a drop that is small at what flows now.
+        def at_what_flows(row)
+          found = judgement(row['tests'].first)
+          AT_WHAT_FLOWS.include?(found&.code) ? ['done', "#{found.summary}: it does not explain what is missing now"] : sound(row)
+        end
+
+        # Nothing says that volts are lost there; what was not read does not either.
+        def unless_fails(row)
+          found = judgement(row['tests'].first)
+          found&.act? && found.usable? ? ['failed', found.summary] : ['done', found ? found.summary : 'Nothing speaks against it']
         end
 
         # What jams now and then turns free an hour later.

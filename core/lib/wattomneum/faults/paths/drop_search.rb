@@ -42,6 +42,16 @@ module Wattomneum
         # @return [Boolean] the path is laid out, it fails as a whole, and no part of it does by itself
         def misfit? = @stops.size > 1 && next_probe.nil?
 
+        # @param whole_stands [Boolean] whether the whole was read again
+        # @return [Readings::Probe, nil] of what does not add up to the whole, a piece that was read only once: the one in which the volts have to be
+        #   lost, and any other once the whole stands
+        def unsure(whole_stands:)
+          return unless misfit?
+
+          asked = [narrowed, *(pieces if whole_stands)].map { |piece| probe(piece.low, piece.high) }
+          asked.find { |one| @case.times(one) == 1 }
+        end
+
         # @return [String] what is left, by its ends
         def words
           piece = narrowed

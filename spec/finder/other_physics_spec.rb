@@ -43,6 +43,26 @@ RSpec.describe 'Units of other physics, from intake to close', :seeds, type: :ht
       names, ended, sound = mended(vehicle('B-15', inside('starter', 'brushes', 0.1), seed: seed))
       expect([names, ended, sound]).to eq([['Starter with solenoid'], 'close', true])
     end
+
+    it "a regulator that holds too much, said so at intake (seed #{seed})", if: taken.call(3) do
+      open_job_on('B-15', 'Boils its batteries', work: 'charging', seen: 'overcharges')
+      expect(bench['next_step']['test_key']).to eq('charging_fast_idle')
+      names, ended, sound = mended(vehicle('B-15', inside('alternator', 'high', 2.4), seed: seed))
+      expect([names, ended, sound]).to eq([['Alternator with regulator'], 'close', true])
+    end
+
+    it "a battery that loses by itself, flat from standing (seed #{seed})", if: taken.call(4) do
+      open_job_on('B-15', 'Flat after two days', work: 'charging', seen: 'goes_flat')
+      expect(bench['next_step']['test_key']).to eq('draw_asleep')
+      names, ended, sound = mended(vehicle('B-15', inside('battery', 'cell', nil, 'B'), seed: seed))
+      expect([names, ended, sound]).to eq([['Battery B'], 'close', true])
+    end
+
+    it "something that draws while it stands: it is told to find that, and nothing is charged or replaced (seed #{seed})", if: taken.call(5) do
+      open_job_on('B-15', 'Flat after two days', work: 'charging', seen: 'goes_flat')
+      names, ended, = mended(vehicle('B-15', inside('drain', 'on', 0.9), seed: seed))
+      expect([names, ended, bench['readings'].size, bench['next_step']['title']]).to match([[], 'watch', 1, include('find its branch')])
+    end
   end
 
   # @return [String] the wire at the terminal that excites the alternator

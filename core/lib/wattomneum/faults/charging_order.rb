@@ -128,7 +128,11 @@ module Wattomneum
         Readings::Catalogue.fetch(test).fits?(@assessment.system)
       end
 
-      def overcharges? = %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.figures&.key?(:over_by_volt) }
+      # Over what is overcharging, or over its band where somebody said that it charges too much.
+      def overcharges?
+        found = %w[charging_fast_idle charging_loaded].filter_map { |key| @assessment.judgement(key) }
+        found.any? { |one| one.figures.key?(:over_by_volt) } || (@assessment.symptom.overcharges? && found.any? { |one| one.code == 'charging.high' })
+      end
 
       def fails?
         %w[charging_fast_idle charging_loaded].any? { |key| @assessment.judgement(key)&.act? }

@@ -152,7 +152,7 @@ module Wattomneum
       def why_first(key)
         return 'Eyes and hands before the meter' if key.end_with?('look')
 
-        key == 'draw_asleep' ? 'Flat from standing: what draws, before anything is charged or replaced' : 'See it fail before anything is touched'
+        key == 'draw_asleep' ? 'Flat from standing: read what draws before anything is charged or replaced' : 'See it fail before anything is touched'
       end
 
       def batteries

@@ -14,6 +14,9 @@ module Wattomneum
       # @return [Boolean] whether it runs when it should not
       def stays_on? = seen == 'stays_on'
 
+      # @return [Boolean] whether it charges too much
+      def overcharges? = seen == 'overcharges'
+
       # @return [Boolean] whether it is the batteries that go flat while nothing runs
       def goes_flat? = seen == 'goes_flat'
 

@@ -240,8 +240,10 @@ RSpec.describe Wattomneum::Faults::NextStep do
     def asleep(ampere) = reading('draw_asleep', ampere, conditions: { 'asleep_waited' => 'yes', 'value_confirmed' => 'yes' })
 
     it 'reads the height first where it charges too much, and goes on to what the regulator sees' do
+      high = reading('charging_fast_idle', 15.0, conditions: { 'battery_temperature_celsius' => 20, 'value_confirmed' => 'yes' })
       expect(step([], symptom: said('overcharges')).test_key).to eq('charging_fast_idle')
       expect(step([reading('charging_fast_idle', 16.2)], symptom: said('overcharges')).test_key).to eq('sense_feed')
+      expect(step([high], symptom: said('overcharges')).test_key).to eq('sense_feed')
       expect(step([reading('charging_fast_idle', 14.2)], symptom: said('overcharges')).test_key).to eq('connections_look')
     end
 

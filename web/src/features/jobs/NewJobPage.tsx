@@ -79,16 +79,21 @@ function IntakeForm({ id }: { id: string }) {
             ))}
           </fieldset>
           {ways.length > 0 && (
-            <Segments
-              label="How it fails"
-              size="pairs"
-              options={ways}
-              chosen={how}
-              onChoose={(key) => {
-                form.setValue('how', key, { shouldDirty: true })
-                form.setValue('situation', '')
-              }}
-            />
+            <div className="flex flex-col gap-2">
+              <span aria-hidden className="font-bold">
+                How it fails
+              </span>
+              <Segments
+                label="How it fails"
+                size="pairs"
+                options={ways}
+                chosen={how}
+                onChoose={(key) => {
+                  form.setValue('how', key, { shouldDirty: true })
+                  form.setValue('situation', '')
+                }}
+              />
+            </div>
           )}
           {about === 'circuit' && <SomethingElse unitId={id} form={form} error={opening.error} />}
         </section>

@@ -70,7 +70,13 @@ module Wattomneum
       end
 
       def in_order(where) = Acts.of('charging', 'in_order', where: where)
-      def so_far = fails? ? (charges? ? 'charges_too_little' : 'fails') : nil
+
+      # What the readings say so far.
+      def so_far
+        return unless fails?
+
+        charges? ? 'charges_too_little' : 'fails'
+      end
 
       def charges? = %w[charging_fast_idle charging_loaded].none? { |key| @assessment.judgement(key)&.figures&.key?(:rise_volt) }
 

@@ -139,7 +139,8 @@ RSpec.describe Wattomneum::Faults::ProofLadder do
     # What a weak alternator gives is never enough to clear a drop: it was parked with everything read.
     it 'takes a drop that is small at what flows now for one that does not explain what is missing now' do
       flows = { 'current_ampere' => 8, 'load_on' => 'yes', 'value_confirmed' => 'yes' }
-      weak = [*served.reject { |one| one.test_key == 'alternator_case_drop' }, reading('alternator_output', 20.0), reading('charging_fast_idle', 12.5),
+      others = served.reject { |one| one.test_key == 'alternator_case_drop' }
+      weak = [*others, reading('alternator_output', 20.0), reading('charging_fast_idle', 12.5),
               reading('alternator_case_drop', 0.012, conditions: flows)]
       case_rung = ladder('alternator', weak).rungs.find { |rung| rung.key == 'case' }
       expect([case_rung.state, case_rung.reason]).to match(['done', include('does not explain what is missing now')])

@@ -46,7 +46,8 @@ RSpec.describe Wattomneum::Jobs::CloseGate do
     def asleep(ampere, round:) = reading('draw_asleep', ampere, round: round, conditions: { 'asleep_waited' => 'yes', 'value_confirmed' => 'yes' })
 
     def owed(element, *readings)
-      repair = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, position: ('A' if element == 'battery'), failing_reading_id: readings.first.id)
+      place = element == 'battery' ? 'A' : nil
+      repair = Wattomneum::Jobs::Repair.new(id: 'm1', element: element, position: place, failing_reading_id: readings.first.id)
       assess(readings + charges, repairs: [repair], symptom: symptom).missing_to_close.grep(/draws/)
     end
 

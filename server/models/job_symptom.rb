@@ -32,9 +32,11 @@ module Server
 
         # @raise [Refusals::InvalidInput] if nothing of the kind fails so
         def way(row, key)
-          way = row.way(key) or refuse('seen', "\"#{row.words}\" is one of: #{row.ways.map(&:choice).join(', ')}. Choose how it fails",
-                                       "one of #{row.ways.map(&:key).join(', ')}")
-          way.key
+          way = key ? row.way(key) : row.said(nil)
+          return way.key if way
+
+          refuse('seen', "\"#{row.words}\" is one of: #{row.ways.map(&:choice).join(', ')}. Choose how it fails",
+                 "one of #{row.ways.map(&:key).join(', ')}")
         end
 
         def thing_on(unit_id, part)

@@ -13,7 +13,7 @@ module Server
       end
 
       def self.words(row, order, assessment)
-        way = order.way(row.seen) || order.way(nil)
+        way = order.said(row.seen)
         order.along_paths? ? "#{row.label} #{way.choice}: #{state(row, assessment)}" : way.words
       end
 

@@ -180,9 +180,7 @@ module Wattomneum
                  why: "Every test in the order of work is sound. #{left_open}")
       end
 
-      def left_open
-        OrdersOfWork.fetch(assessment.symptom.work).way(assessment.symptom.seen)&.left_open || 'A fault that comes and goes is not closed by one good start'
-      end
+      def left_open = OrdersOfWork.fetch(assessment.symptom.work).said(assessment.symptom.seen).left_open
 
       # Something fails and no part is proved: said as it is. Nothing is condemned because nothing else is left.
       def suspected

@@ -18,9 +18,13 @@ module Wattomneum
           new(**row.transform_keys(&:to_sym), ways: ways.freeze).freeze
         end
 
-        # @param key [String, nil]
-        # @return [Way, nil] the usual one where nobody says how
-        def way(key) = key.nil? ? ways.first : ways.find { |one| one.key == key }
+        # @param key [String]
+        # @return [Way, nil]
+        def way(key) = ways.find { |one| one.key == key }
+
+        # @param key [String, nil] as a job has it; older ones may have a way that is not asked for any more
+        # @return [Way] the usual one where nobody said how
+        def said(key) = way(key) || ways.first
 
         # @return [Boolean] whether it is followed along the paths of one component
         def along_paths? = loop.nil?

@@ -123,7 +123,9 @@ module Wattomneum
         # Nothing says that volts are lost there; what was not read does not either.
         def unless_fails(row)
           found = judgement(row['tests'].first)
-          found&.act? && found.usable? ? ['failed', found.summary] : ['done', found ? found.summary : 'Nothing speaks against it']
+          return ['done', 'Nothing speaks against it'] if found.nil?
+
+          [found.act? && found.usable? ? 'failed' : 'done', found.summary]
         end
 
         # What jams now and then turns free an hour later.

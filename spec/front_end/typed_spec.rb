@@ -28,9 +28,9 @@ RSpec.describe 'What is typed, on its way out' do
 
   it 'is a complaint as the server knows them: by what fails, when and how' do
     told = ->(about) { ruled('return web.intake.symptomFrom({ ...web.intake.EMPTY, ...given[0] })', about) }
-    expect(told.call({})).to eq(work: 'starting')
+    expect(told.call({})).to eq(work: 'starting', seen: 'dead')
     expect(told.call(how: 'comes_and_goes')).to eq(work: 'starting', seen: 'comes_and_goes')
-    expect(told.call(about: 'charging', how: 'comes_and_goes', thing: 'K1')).to eq(work: 'charging')
+    expect(told.call(about: 'charging', how: 'overcharges', thing: 'K1')).to eq(work: 'charging', seen: 'overcharges')
     expect(told.call(about: 'circuit', thing: 'Fuel pump (left) (M2)', situation: 'key_on', how: 'weak'))
       .to eq(work: 'auxiliary_load', part: 'M2', situation: 'key_on', seen: 'weak')
     expect(told.call(about: 'circuit', thing: ' M2 ')).to eq(work: 'auxiliary_load', part: 'M2', situation: nil, seen: 'dead')

@@ -8,8 +8,8 @@ module Wattomneum
     # Formula: posts = positive drop + starter + ground drop (Kirchhoff); two drops are never more than the posts; batteries joined in parallel
     # stand on one voltage, in series on no more than the sum of theirs: under it a link may be open, which is a fault and not a mistake.
     class Moment
-      # What of one round cannot be: the readings, why in words, and how they are read again.
-      Contradiction = Struct.new(:readings, :words, :again, keyword_init: true)
+      # What of one round cannot be: the readings, why in words, how they are read again, and those of a crank, who fits least first.
+      Contradiction = Struct.new(:readings, :words, :again, :by_doubt, keyword_init: true)
       CRANK = %w[posts_cranking positive_drop ground_drop starter_terminal].freeze
       CRANKS_DIFFER_SHARE = 0.12
       # Of a bank at rest against its batteries, read before, each 12 V: what surface charge and a few cranks take (ours).
@@ -35,6 +35,10 @@ module Wattomneum
                        instead: found.again)
       end
 
+      # @param round [Integer]
+      # @return [Array<Readings::Reading>] those of a crank of that round that cannot all be true, who fits least first
+      def doubtful(round) = contradictions.flat_map { |one| one.by_doubt.to_a }.select { |reading| reading.round == round }
+
       private
 
       def contradictions = @contradictions ||= @rounds.values.flat_map { |readings| [crank(readings), bank(readings)] }.compact
@@ -50,8 +54,12 @@ module Wattomneum
         return if sum <= most + may_differ && (rest.last.nil? || sum >= least - may_differ)
 
         words = "#{rest.compact.map(&:spoken).join(' + ')} cannot be: the posts stood at #{posts.spoken} in that moment"
-        Contradiction.new(readings: with_earlier([posts, *rest.compact], readings), words: words, again: CRANK_AGAIN)
+        Contradiction.new(readings: with_earlier([posts, *rest.compact], readings), words: words, again: CRANK_AGAIN,
+                          by_doubt: [*by_doubt(drops, too_much: sum > most), *rest.last, posts])
       end
+
+      # Too much together: a point was slipped to the left in the largest. Too little: a lead did not touch in the smallest.
+      def by_doubt(drops, too_much:) = drops.sort_by { |one| too_much ? -one.value.abs : one.value.abs }
 
       # As they were read by themselves, and as they were said beside each.
       def posts_beside(readings)

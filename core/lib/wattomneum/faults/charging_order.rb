@@ -12,9 +12,8 @@ module Wattomneum
                 'alternator_case_drop' => %w[negative_post alternator_case] }.freeze
       # What enables it without a lamp in between is a feed like any other.
       ENABLES = { 'excitation_feed' => %w[positive_post excitation_terminal] }.freeze
-      DROPS_AT_WHAT_FLOWS = Ladders::Rungs::AT_WHAT_FLOWS
       HEIGHT = %w[posts_rest charging_fast_idle].freeze
-      private_constant :ALONG, :HEIGHT, :DROPS_AT_WHAT_FLOWS, :ENABLES, :BEFORE_ITSELF
+      private_constant :ALONG, :HEIGHT, :ENABLES, :BEFORE_ITSELF
 
       # @param assessment [Assessment]
       # @param steps [NextStep] makes the steps
@@ -60,7 +59,7 @@ module Wattomneum
       end
 
       # A small drop at what flows now cannot be had better while no more flows.
-      def asked?(test) = fits?(test) && @steps.open?(test) && !DROPS_AT_WHAT_FLOWS.include?(@assessment.judgement(test)&.code)
+      def asked?(test) = fits?(test) && @steps.open?(test) && !Evidence::Points::DropJudge::WANTS_CURRENT.include?(@assessment.judgement(test)&.code)
 
       # What a reading of its own speaks against is asked all of its ladder.
       def open_rung

@@ -26,7 +26,7 @@ module Wattomneum
       def call
         return works_now if assessment.engine.in_vain?
 
-        step = usable(along_paths || prove || mending.call || finish || order_of_work) || nothing_found
+        step = usable(along_paths || contradicted || prove || mending.call || finish || order_of_work) || nothing_found
         starting? ? SameCrank.new(assessment).with(step) : step
       end
 
@@ -92,6 +92,18 @@ module Wattomneum
 
       # What somebody found between two points of his own choice is mended and proved like everything else.
       def along_paths = assessment.paths&.readings&.any? || assessment.repairs.any?(&:unit) ? assessment.paths.aside : nil
+
+      # What fits least is read once more before anything is built on it.
+      def contradicted
+        key = assessment.circumstances.moment.doubtful(assessment.round).map(&:test_key).find { |one| assessment.times(one) == 1 }
+        return if key.nil?
+
+        test = Readings::Catalogue.fetch(key)
+        Step.new(kind: 'repeat', test_key: key, minutes: test.minutes, title: "Once more: #{Wording.inside(test.label)}", why: CANNOT_BE)
+      end
+
+      CANNOT_BE = 'What was read of this moment cannot all be true, and this fits least'
+      private_constant :CANNOT_BE
 
       # -- proving a repair
 

@@ -28,6 +28,15 @@ RSpec.describe Wattomneum::Evidence::Moment do
     expect(lost.values.map(&:verdict)).to all(eq('unproven'))
   end
 
+  # A slip ten times too large in one of them voided all four, and the others were read again instead of it (a blind run).
+  it 'says who fits least: the largest drop where they are too much, the smallest where volts are left out' do
+    doubted = ->(**volts) { Wattomneum::Evidence::Circumstances.new(system: parallel_pair, readings: crank(**volts)).moment.doubtful(0).map(&:test_key) }
+    expect(doubted.call(posts_cranking: 11.3, positive_drop: 2.84, ground_drop: 0.2, starter_terminal: 10.8))
+      .to eq(%w[positive_drop ground_drop starter_terminal posts_cranking])
+    expect(doubted.call(posts_cranking: 10.4, positive_drop: 0.3, ground_drop: 0.0, starter_terminal: 4.0).first).to eq('ground_drop')
+    expect(doubted.call(posts_cranking: 10.4, positive_drop: 0.3, ground_drop: 0.2, starter_terminal: 9.9)).to eq([])
+  end
+
   # A tenth and more lies between two cranks of one battery: common practice.
   it 'leaves alone what differs as two cranks do, drops of which one was not read, and a bank that was cranked meanwhile' do
     expect(judged(*crank(posts_cranking: 9.9, positive_drop: 0.4, ground_drop: 10.2)).values.map(&:verdict)).to all(eq('act'))

@@ -266,6 +266,15 @@ RSpec.describe Wattomneum::Faults::NextStep do
     end
   end
 
+  it 'reads once more what fits least of a crank that cannot be, once' do
+    cannot = [*ground_work(behaviour: 'slow', cranking_volt: 11.3), reading('ground_drop', 0.2), reading('positive_drop', 2.84),
+              reading('starter_terminal', 10.8)]
+    found = step(cannot)
+    expect([found.kind, found.test_key, found.why]).to match(['repeat', 'positive_drop', include('cannot all be true')])
+    expect(step([*cannot, reading('positive_drop', 0.28)]).kind).not_to eq('repeat')
+    expect(step([*cannot, reading('positive_drop', 2.84)]).test_key).to eq('ground_drop')
+  end
+
   it 'never mends on a hint' do
     readings = ground_work(behaviour: 'normal',
                            cranking_volt: 10.9) + [reading('charge_lamp_key_on', 'dark'), reading('belt_look', 'clean')]

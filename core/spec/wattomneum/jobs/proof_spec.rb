@@ -52,6 +52,31 @@ RSpec.describe Wattomneum::Jobs::Proof do
     expect(state.call(*running, reading('charging_loaded', 12.6, round: 1))).to eq('void')
   end
 
+  # 12 V stood across a ring with the key off, no volts after it was cleaned, and nothing flowed to prove it: never closable (a blind run).
+  describe 'of what hung open and was read where nothing flows' do
+    def point(from, to, value, at:, round:, situation: 'stopped')
+      probe = Wattomneum::Readings::Probe.new(by: 'volts', from: from, to: to, situation: situation)
+      Wattomneum::Readings::PointReading.new(id: "p#{at}", probe: probe, value: value, taken_at: at, round: round)
+    end
+
+    def state(before_volt, *tests)
+      points = [point('BLOCK:metal', 'FRAME:metal', before_volt, at: 1, round: 0), point('BLOCK:metal', 'FRAME:metal', 0.0001, at: 2, round: 1)]
+      repair = Wattomneum::Jobs::Repair.new(id: 'm1', element: nil, unit: 'wire strap', failing_reading_id: 'p1')
+      assess(tests, points: points, repairs: [repair], symptom: Wattomneum::Jobs::Symptom.of('charging')).proofs.first.state
+    end
+
+    def case_drop(volt, ampere)
+      reading('alternator_case_drop', volt, round: 1, conditions: { 'current_ampere' => ampere, 'load_on' => 'yes', 'value_confirmed' => 'yes' })
+    end
+
+    it 'is proved by a whole path that it is a part of, sound at its current, and by nothing less' do
+      expect([state(12.2), state(12.2, case_drop(0.03, 90))]).to eq(%w[void proved])
+      expect(state(12.2, case_drop(0.03, 8))).to eq('void')
+      expect(state(12.2, case_drop(0.4, 90))).to eq('void')
+      expect(state(0.4, case_drop(0.03, 90))).to eq('void')
+    end
+  end
+
   it 'is owed its reading where none was named' do
     nameless = Wattomneum::Jobs::Repair.new(id: 'm1', element: 'block_strap', failing_reading_id: nil)
     expect([proof(repair: nameless).state, proof(repair: nameless).owed]).to match(['unnamed', include('Name the reading')])

@@ -33,18 +33,20 @@ function IntakeForm({ id }: { id: string }) {
     onWaiting: () => void navigate(`/units/${id}`),
   })
   const { form } = opening
-  const [about, how] = useWatch({ control: form.control, name: ['about', 'how'] })
+  const [about, typed] = useWatch({ control: form.control, name: ['about', 'how'] })
   // Their keys are those that a complaint may be sent with, of the same file.
   const ways = (lists?.orders_of_work.find((row) => row.key === orderOf(about))?.ways ?? []) as {
     key: Way
     label: string
   }[]
+  // What was typed before it was about something else.
+  const how = ways.length === 0 || ways.some((way) => way.key === typed) ? typed : EMPTY.how
   const submit = form.handleSubmit((values) =>
     opening.write((jobId) => {
       const { tried, by_whom, fitted, complaint, seen, lamps } = values
       const attempts = tried.trim() === '' ? [] : [{ what: tried, by_whom, fitted_without_diagnosis: fitted }]
       return openJob(
-        { complaint, seen, lamps, symptom: symptomFrom(values), id: jobId, unit_id: id, attempts },
+        { complaint, seen, lamps, symptom: symptomFrom({ ...values, how }), id: jobId, unit_id: id, attempts },
         unit?.number ?? 'a unit',
       )
     }, values),
@@ -65,16 +67,7 @@ function IntakeForm({ id }: { id: string }) {
             <legend className="font-bold">It is about</legend>
             {ABOUT.map(({ key, label }) => (
               <label key={key} className="flex min-h-12 items-center gap-3">
-                <input
-                  type="radio"
-                  value={key}
-                  {...form.register('about', {
-                    onChange: () => {
-                      form.setValue('how', EMPTY.how)
-                    },
-                  })}
-                />{' '}
-                {label}
+                <input type="radio" value={key} {...form.register('about')} /> {label}
               </label>
             ))}
           </fieldset>

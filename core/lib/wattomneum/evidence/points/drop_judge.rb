@@ -8,6 +8,9 @@ module Wattomneum
       #
       # Source: handbook chapters on drops and on judging; common practice.
       class DropJudge < Judge
+        # Findings of a drop that is small, and has to be read at more current to be cleared.
+        WANTS_CURRENT = %w[drop.small_no_flow drop.small_unknown].freeze
+
         # @param reading [Readings::PointReading]
         # @param circumstances [Circumstances]
         # @param drop [VoltsJudge::Drop]

@@ -11,8 +11,6 @@ module Wattomneum
         UNSAID = [NOT_OF_ONE_MOMENT, NOT_RIGHT_AFTER].freeze
         OWN = 'No ladder of an alternator holds here: its setpoint and its maker\'s own test decide'
         OF_CONVERTER = 'No test of an alternator holds for a converter: read the volts at its input, then go by its maker\'s own test'
-        # Findings of a drop that is small, and would have to be read at more current to be cleared.
-        AT_WHAT_FLOWS = %w[drop.small_no_flow drop.small_unknown].freeze
         private_constant :NOT_MEASURED, :OWN, :OF_CONVERTER
 
         # @param assessment [Assessment]
@@ -117,7 +115,7 @@ module Wattomneum
         # What is missing now is not lost in a drop that is small at what flows now.
         def at_what_flows(row)
           found = judgement(row['tests'].first)
-          AT_WHAT_FLOWS.include?(found&.code) ? ['done', "#{found.summary}: it does not explain what is missing now"] : sound(row)
+          Evidence::Points::DropJudge::WANTS_CURRENT.include?(found&.code) ? ['done', "#{found.summary}: it does not explain what is missing now"] : sound(row)
         end
 
         # Nothing says that volts are lost there; what was not read does not either.

@@ -115,7 +115,9 @@ module Wattomneum
         # What is missing now is not lost in a drop that is small at what flows now.
         def at_what_flows(row)
           found = judgement(row['tests'].first)
-          Evidence::Points::DropJudge::WANTS_CURRENT.include?(found&.code) ? ['done', "#{found.summary}: it does not explain what is missing now"] : sound(row)
+          return sound(row) unless Evidence::Points::DropJudge::WANTS_CURRENT.include?(found&.code)
+
+          ['done', "#{found.summary}: it does not explain what is missing now"]
         end
 
         # Nothing says that volts are lost there; what was not read does not either.

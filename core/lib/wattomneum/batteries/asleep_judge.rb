@@ -59,7 +59,7 @@ module Wattomneum
       end
 
       STAYS_AWAKE = 'Something draws while it stands; millivolts over each fuse, asleep, find its branch'
-      FUSE_BY_FUSE = 'Millivolts over each fuse with the unit asleep, by Sums: the branch that carries it, without waking it'
+      FUSE_BY_FUSE = 'Read millivolts over each fuse while it sleeps; Sums turns them into milliamperes. That finds the branch without waking it'
       SAY_WHAT_STAYS = 'Add up what may stay awake on this unit, and say it with the reading'
       private_constant :STAYS_AWAKE, :FUSE_BY_FUSE, :SAY_WHAT_STAYS
     end

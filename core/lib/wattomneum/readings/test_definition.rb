@@ -156,6 +156,8 @@ module Wattomneum
           limit = system.limit(Regexp.last_match(1), limits: limits)
           next Quantities::Figure.volt(Batteries::StateOfCharge.rest_voltage(charge_percent: limit.value) * blocks(system)) if Regexp.last_match(2)
 
+          next Quantities::Figure.ampere(limit.value) if limit.unit == 'A'
+
           "#{Quantities::Figure.trim(limit.value, 4)} #{limit.unit == 'percent' ? '%' : limit.unit}"
         end
       end

@@ -36,6 +36,11 @@ RSpec.describe Wattomneum::Readings::Catalogue do
     expect(said.call(limits)).to eq(['12.41 V or more', 'at least 70 % charged: the battery may be tested'])
   end
 
+  # The pad beside it is in milliamperes.
+  it 'writes less than an ampere as meters show it' do
+    expect(described_class.fetch('draw_asleep').answers(parallel_pair).map { |answer| answer[:when] }).to eq(['50 mA or less', 'Up to 120 mA', 'More'])
+  end
+
   it 'offers only the tests that make sense on a unit, and none of those that circuits took the place of' do
     keys = described_class.for(single_battery).map(&:key)
     expect(keys).to include('positive_drop')

@@ -38,9 +38,8 @@ RSpec.describe Wattomneum::Readings::Catalogue do
 
   # The pad beside it is in milliamperes.
   it 'writes less than an ampere as meters show it' do
-    expect(described_class.fetch('draw_asleep').answers(parallel_pair).map do |answer|
-      answer[:when]
-    end).to eq(['50 mA or less', 'Up to 120 mA', 'More'])
+    shown = described_class.fetch('draw_asleep').answers(parallel_pair)
+    expect(shown.map { |answer| answer[:when] }).to eq(['50 mA or less', 'Up to 120 mA', 'More'])
   end
 
   it 'offers only the tests that make sense on a unit, and none of those that circuits took the place of' do

@@ -48,6 +48,9 @@ RSpec.describe 'Units of other physics, from intake to close', :seeds, type: :ht
       open_job_on('B-15', 'Boils its batteries', work: 'charging', seen: 'overcharges')
       expect(bench['next_step']['test_key']).to eq('charging_fast_idle')
       names, ended, sound = mended(vehicle('B-15', inside('alternator', 'high', 2.4), seed: seed))
+      # One that gives too little to get where it is told to stays under what is too much for certain (15.1 V at 25 degC, handbook): it is named.
+      next expect([names, ended, bench['next_step']['why']]).to match([[], 'watch', include('regulator holds a little much')]) if first_volt < 15.25
+
       expect([names, ended, sound]).to eq([['Alternator with regulator'], 'close', true])
     end
 
@@ -64,6 +67,9 @@ RSpec.describe 'Units of other physics, from intake to close', :seeds, type: :ht
       expect([names, ended, bench['readings'].size, bench['next_step']['title']]).to match([[], 'watch', 1, include('find its branch')])
     end
   end
+
+  # @return [Float] as it was typed
+  def first_volt = bench['readings'].first['spoken'].to_f
 
   # @return [String] the wire at the terminal that excites the alternator
   def excitation_wire(number)

@@ -55,8 +55,10 @@ module Wattomneum
       # @param test_key [String] of the whole
       # @return [Step, nil] a piece of it once more, where its pieces do not add up to it
       def piece_again(search, test_key)
-        probe = search.unsure(whole_stands: assessment.times(test_key) > 1)
-        probe && between(probe, why: 'The pieces do not add up to the whole: this one was read only once')
+        probe = search.unsure(whole_stands: assessment.times(test_key) > 1) or return
+
+        Paths::Order.new(assessment.paths).measure(probe, kind: 'repeat', title: "Once more: #{Paths::Words.probe(probe, assessment.machine)}",
+                                                          why: 'The pieces do not add up to the whole: this one was read only once')
       end
 
       # @return [Step, nil] what is left to know of the batteries

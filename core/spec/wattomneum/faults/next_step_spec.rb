@@ -177,13 +177,14 @@ RSpec.describe Wattomneum::Faults::NextStep do
       before = [*readings, reading('cranking_current', 580.0)]
       points = nodes.each_cons(2).map { |from, to| at(from, to, 0.02) }
       first = step(before, points: points)
-      expect([first.kind, first.why]).to match(['measure', include('do not add up to the whole')])
+      expect([first.kind, first.title, first.why]).to match(['repeat', start_with('Once more'), include('do not add up to the whole')])
+      expect(first.probe).not_to be_nil
       again = at(first.probe.from, first.probe.to, 0.02, taken_at: 510)
       whole = step(before, points: [*points, again])
       expect([whole.kind, whole.why]).to match(['repeat', include('may be wrong')])
       twice = [*before, reading('ground_drop', before.find { |one| one.test_key == 'ground_drop' }.value)]
       other = step(twice, points: [*points, again])
-      expect(other.kind).to eq('measure')
+      expect(other.kind).to eq('repeat')
       expect(other.probe).not_to be_alike(first.probe)
     end
 

@@ -51,8 +51,10 @@ module Wattomneum
 
       # Nothing is charged or replaced while it goes on.
       def drained
-        judgement = @assessment.judgement('draw_asleep')
-        return unless judgement&.act? && judgement.usable?
+        judgement = @assessment.judgement('draw_asleep') or return
+        # Read while it was awake: once more, so that it counts, before the work goes on without it.
+        return @steps.measure('draw_asleep', why: judgement.summary) if @steps.open?('draw_asleep')
+        return unless judgement.act? && judgement.usable?
 
         Step.new(kind: 'watch', minutes: 0, title: 'Something draws while it stands: find its branch, mend it, then read the draw again',
                  why: [judgement.summary, judgement.instead].compact.join('. '))

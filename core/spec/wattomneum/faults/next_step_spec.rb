@@ -253,6 +253,9 @@ RSpec.describe Wattomneum::Faults::NextStep do
       expect(step([], symptom: said('goes_flat')).test_key).to eq('draw_asleep')
       drawn = step([asleep(0.8)], symptom: said('goes_flat'))
       expect([drawn.kind, drawn.title, drawn.why]).to match(['watch', include('find its branch'), include('over each fuse')])
+      awake = reading('draw_asleep', 2.4, conditions: { 'asleep_waited' => 'no', 'value_confirmed' => 'yes' })
+      expect(step([awake], symptom: said('goes_flat')).then { |one| [one.kind, one.test_key] }).to eq(%w[repeat draw_asleep])
+      expect(step([awake, awake], symptom: said('goes_flat')).test_key).to eq('connections_look')
       expect(step([asleep(0.02)], symptom: said('goes_flat')).test_key).to eq('connections_look')
       expect(step([asleep(0.02), reading('connections_look', 'clean')], symptom: said('goes_flat')).test_key).to eq('rest_voltage')
     end
